@@ -1,0 +1,13 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  poweredByHeader: false,
+  reactStrictMode: true,
+  devIndicators: false,
+  serverExternalPackages: ['mariadb', 'knex', '@node-rs/argon2', 'pdfkit', 'bwip-js'],
+  turbopack: {},
+  // The DTO table looks classes up by value, never by name, but error messages of class-validator name them.
+  experimental: { serverMinification: false },
+};
+
+export default config;

@@ -1,0 +1,63 @@
+import type { Knex } from 'knex';
+import type { Part, Unit } from '@/core/bench/entities';
+import type { EventType, Payloads } from '@/core/bench/events';
+import type { Person } from '@/core/people/roles';
+import type { Model } from '@/core/procedure/model';
+import { recordEvent } from '@/services/events/recordEvent';
+import type { Chance } from './chance';
+import type { Workday } from './workday';
+
+/** Makes facts as a bench would, through the same service, at the demo's own time. */
+export class DemoBench {
+  readonly units = new Map<string, Unit>();
+  readonly parts = new Map<string, Part>();
+  private readonly versions = new Map<string, number>();
+
+  constructor(
+    private readonly db: Knex,
+    private readonly people: readonly Person[],
+    readonly models: readonly Model[],
+    readonly chance: Chance,
+    readonly clock: Workday,
+  ) {}
+
+  /** Records one fact some minutes after the last. */
+  async fact<T extends EventType>(
+    type: T,
+    subjectId: string,
+    payload: Payloads[T],
+    minutes: number,
+    by?: Person,
+  ): Promise<string> {
+    const now = this.clock.pass(minutes);
+    const person = by ?? this.chance.pick(this.people);
+    const id = this.chance.uuid();
+    const expects = this.versions.get(subjectId) ?? null;
+    const outcome = await recordEvent(
+      this.db,
+      person,
+      { id, type, subjectId, expects, at: now.toISOString(), payload },
+      now,
+    );
+    if (!outcome.ok) throw new Error(`demo: ${type} refused: ${JSON.stringify(outcome.refusal)}`);
+    for (const { kind, id: thing, after } of outcome.value.results) {
+      if (!after) continue;
+      this.versions.set(thing, after.version);
+      if (kind === 'unit') this.units.set(thing, after);
+      if (kind === 'part') this.parts.set(thing, after);
+    }
+    return id;
+  }
+
+  unit(id: string): Unit {
+    return this.units.get(id) as Unit;
+  }
+
+  modelOf(unit: Unit): Model {
+    return this.models.find(({ id }) => id === unit.modelId) as Model;
+  }
+
+  partsAt(place: Part['place']): Part[] {
+    return [...this.parts.values()].filter((part) => part.place === place);
+  }
+}

@@ -1,0 +1,45 @@
+import type { Knex } from 'knex';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Person } from '@/core/people/roles';
+import type { Model } from '@/core/procedure/model';
+import { newestModels } from '@/data/models/modelRepository';
+import type { BinRow } from '@/data/rows';
+import { previewManifest } from '@/services/dock/previewManifest';
+import { addPerson } from '@/services/people/addPerson';
+import { projectRoot } from '../support/home';
+import { loadShippedModels } from '../support/shop';
+import { Chance } from './chance';
+import { DemoBench } from './demoBench';
+import { demoPeople } from './people';
+import { playAutumnLot } from './autumnLot';
+import { playSummerLot } from './summerLot';
+import { Workday } from './workday';
+
+const day = 24 * 3600 * 1000;
+
+/**
+ * Loads the workshop Gullwharf Renewal: an earlier parcel that has gone through, and one of 24 units with something at
+ * every stage. Every fact goes through the same service as at the bench, so that yields and charts are computed and
+ * not written.
+ */
+export async function loadDemo(db: Knex, now: Date): Promise<void> {
+  await loadShippedModels(db, new Date(now.getTime() - 40 * day));
+  const people: Person[] = [];
+  for (const person of demoPeople) {
+    const { id } = await addPerson(db, person);
+    people.push({ id, name: person.name, role: person.role, bench: people.length % 2 === 0 ? 'bench-1' : 'bench-2' });
+  }
+  const workers = people.filter(({ role }) => role !== 'viewer');
+  const models: readonly Model[] = await newestModels(db);
+  const bins = ((await db('bins').orderBy('walk')) as BinRow[]).map(({ code }) => code);
+  const clock = new Workday(new Date(now.getTime() - 26 * day), new Date(now.getTime() - 4 * 60_000));
+  const bench = new DemoBench(db, workers, models, new Chance(20261125), clock);
+  clock.jumpTo(new Date(now.getTime() - 26 * day));
+
+  await playSummerLot(bench, bins);
+  clock.jumpTo(new Date(now.getTime() - 4 * day));
+  const manifest = await previewManifest(db, readFileSync(join(projectRoot, 'data', 'demo', 'manifest.csv')));
+  if (!manifest.ok) throw new Error('demo: the manifest cannot be read');
+  await playAutumnLot(bench, bins, manifest.value.lines);
+}

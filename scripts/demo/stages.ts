@@ -1,0 +1,205 @@
+import type { Unit } from '@/core/bench/entities';
+import { defaultTargets, freedByStep, nextStep, sheetOf } from '@/core/bench/sheetOf';
+import { slotNeeds } from '@/core/bench/slots';
+import type { DefectCode, Disposition } from '@/core/bench/stages';
+import { rankForSlot } from '@/core/matching/rankForSlot';
+import type { Model, ModelPart } from '@/core/procedure/model';
+import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
+import { suggestBin } from '@/core/shelf/suggestBin';
+import { saleGrades } from '@/core/shared/grades';
+import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
+import type { DemoBench } from './demoBench';
+import { inventReadings } from './readings';
+
+/** What is wrong with a unit when it comes in. */
+export interface Condition {
+  readonly marks: readonly Finding[];
+  readonly faults: readonly DeviceTest[];
+}
+
+/** Chance that taking a part of a category out breaks it, and what is said then. The demo's known truth. */
+const breakage: Readonly<Partial<Record<PartCategory, { readonly share: number; readonly code: DefectCode }>>> = {
+  housing: { share: 0.16, code: 'cover-cracked' },
+  display: { share: 0.12, code: 'panel-cracked' },
+  battery: { share: 0.07, code: 'cell-bent' },
+  port: { share: 0.08, code: 'flex-torn' },
+  keys: { share: 0.09, code: 'clip-broken' },
+  camera: { share: 0.06, code: 'flex-torn' },
+  speaker: { share: 0.07, code: 'wire-torn' },
+  board: { share: 0.03, code: 'connector-lifted' },
+};
+
+const identity = (model: Model, configuration: string, serial: string, variant: string, revision: string) => ({
+  modelId: model.id,
+  modelVersion: model.version,
+  configuration,
+  serial,
+  variant,
+  revision,
+});
+
+export async function identify(bench: DemoBench, unitId: string, model: Model, serial: string): Promise<void> {
+  const { chance } = bench;
+  const configuration = (chance.happens(0.85) ? model.configurations[0] : model.configurations.at(-1))?.id as string;
+  await bench.fact(
+    'unit-identified',
+    unitId,
+    identity(model, configuration, serial, chance.pick(model.variants).id, chance.pick(model.revisions).id),
+    0.6,
+  );
+}
+
+export async function lookOver(
+  bench: DemoBench,
+  unitId: string,
+  condition: Condition,
+  tests: readonly DeviceTest[],
+): Promise<void> {
+  const model = bench.modelOf(bench.unit(unitId));
+  for (const kind of condition.marks) {
+    const face = bench.chance.pick(model.faces.slice(0, 2)).id;
+    await bench.fact(
+      'mark-placed',
+      unitId,
+      { mark: { kind, face, field: Math.ceil(bench.chance.between(0.01, 9)) } },
+      0.3,
+    );
+  }
+  for (const test of tests) {
+    await bench.fact('test-noted', unitId, { test, result: condition.faults.includes(test) ? 'fault' : 'sound' }, 0.2);
+  }
+}
+
+export async function decide(
+  bench: DemoBench,
+  unitId: string,
+  disposition: Disposition,
+  proposed = disposition,
+): Promise<void> {
+  const apartPlace = disposition === 'quarantine' ? 'ownership' : null;
+  await bench.fact('unit-decided', unitId, { disposition, proposed, apartPlace }, 0.5);
+}
+
+/** Wipes when it starts, then opens the run sheet. */
+export async function startTeardown(bench: DemoBench, unitId: string): Promise<void> {
+  const unit = bench.unit(unitId);
+  const model = bench.modelOf(unit);
+  if (unit.tests.starts === 'sound') await bench.fact('wipe-recorded', unitId, { method: 'device-erase' }, 4);
+  const faulty = slotNeeds(model, unit)
+    .filter(({ isNeeded }) => isNeeded)
+    .map(({ part }) => part.id);
+  const targets = defaultTargets(model, unit.configuration).filter((id) => !faulty.includes(id));
+  await bench.fact('sheet-started', unitId, { kind: 'teardown', targets }, 1);
+}
+
+/** Works through the open sheet, at most so many steps. */
+export async function workSheet(bench: DemoBench, unitId: string, most = Infinity): Promise<void> {
+  for (let done = 0; done < most; done += 1) {
+    const unit = bench.unit(unitId);
+    const { sheet } = unit;
+    if (!sheet || sheet.isClosed) return;
+    const model = bench.modelOf(unit);
+    const step = nextStep(planned(model, unit).steps, sheet) as SheetStep;
+    await oneStep(bench, unit, model, step);
+  }
+}
+
+async function oneStep(bench: DemoBench, unit: Unit, model: Model, step: SheetStep): Promise<void> {
+  const { chance } = bench;
+  const { low, likely, high } = step.minutes;
+  const minutes = chance.happens(0.15) ? chance.between(likely, high) : chance.between(low, likely * 1.1);
+  if (step.leg === 'gate') {
+    await bench.fact('gate-judged', unit.id, { stepId: step.id, hasPassed: true }, minutes);
+    return;
+  }
+  const sheet = () => bench.unit(unit.id).sheet as NonNullable<Unit['sheet']>;
+  if (step.leg === 'out' && sheet().kind === 'teardown') {
+    for (const { id, category } of step.frees.map((ref) => model.parts.find((part) => part.id === ref) as ModelPart)) {
+      const risk = breakage[category];
+      if (risk && chance.happens(risk.share)) {
+        await bench.fact(
+          'part-trouble',
+          unit.id,
+          { stepId: step.id, partRef: id, state: 'broken-by-us', defectCode: risk.code },
+          0.2,
+        );
+      } else if (chance.happens(0.015)) {
+        await bench.fact(
+          'part-trouble',
+          unit.id,
+          { stepId: step.id, partRef: id, state: 'missing', defectCode: null },
+          0.2,
+        );
+      }
+    }
+    if (step.cups.length > 0 && chance.happens(0.06)) {
+      await bench.fact(
+        'screw-trouble',
+        unit.id,
+        { stepId: step.id, kind: chance.pick(['missing', 'stripped', 'foreign']), count: 1 },
+        0.2,
+      );
+    }
+  }
+  const freed = step.leg === 'out' ? freedByStep(model, sheet(), step, () => chance.uuid()) : [];
+  await bench.fact(
+    'step-done',
+    unit.id,
+    { stepId: step.id, seconds: Math.round(minutes * 60), freed },
+    minutes + (step.wait?.minutes ?? 0) / 4,
+  );
+}
+
+function planned(model: Model, unit: Unit): RunSheet {
+  const sheet = sheetOf(model, unit, unit.sheet as NonNullable<Unit['sheet']>);
+  if (!sheet.ok) throw new Error(`demo: no sheet for ${unit.tag}`);
+  return sheet.value;
+}
+
+export async function gradeAll(bench: DemoBench, leave = 0): Promise<void> {
+  const waiting = bench.partsAt('grade');
+  for (const part of waiting.slice(0, Math.max(0, waiting.length - leave))) {
+    await bench.fact('part-graded', part.id, { readings: inventReadings(part.category, bench.chance) }, 1.5);
+  }
+}
+
+export async function shelveAll(bench: DemoBench, bins: readonly string[], leave = 0): Promise<void> {
+  const waiting = bench.partsAt('to-shelve');
+  for (const part of waiting.slice(0, Math.max(0, waiting.length - leave))) {
+    if (!part.isDataCleared) {
+      await bench.fact('part-scrapped', part.id, { because: 'storage destroyed: it was never wiped' }, 0.5);
+      continue;
+    }
+    const bin = suggestBin(part, bench.partsAt('shelf'), bins, 8) as string;
+    await bench.fact('part-shelved', part.id, { bin }, 0.4);
+  }
+}
+
+/** Fills the slots that need a part from the shelf. Says whether all could be filled. */
+export async function matchUnit(bench: DemoBench, unitId: string): Promise<boolean> {
+  const model = bench.modelOf(bench.unit(unitId));
+  for (const { part } of slotNeeds(model, bench.unit(unitId)).filter(({ isNeeded }) => isNeeded)) {
+    const [best] = rankForSlot(model, bench.unit(unitId), part.id, bench.partsAt('shelf'), {});
+    if (!best) return false;
+    await bench.fact('part-assigned', unitId, { slot: part.id, partId: best.part.id }, 0.4);
+  }
+  await bench.fact('unit-matched', unitId, {}, 0.2);
+  return true;
+}
+
+/** The run sheet of a rebuild, where one is needed. */
+export async function startRebuild(bench: DemoBench, unitId: string): Promise<void> {
+  const unit = bench.unit(unitId);
+  if (unit.stage !== 'rebuild') return;
+  await bench.fact('sheet-started', unitId, { kind: 'rebuild', targets: Object.keys(unit.assigned) }, 1);
+}
+
+export async function prove(bench: DemoBench, unitId: string, most = Infinity): Promise<void> {
+  const model = bench.modelOf(bench.unit(unitId));
+  for (const test of model.tests.slice(0, most)) await bench.fact('proof-noted', unitId, { test, result: 'sound' }, 1);
+}
+
+export async function release(bench: DemoBench, unitId: string): Promise<void> {
+  if (!bench.unit(unitId).isWiped) await bench.fact('wipe-recorded', unitId, { method: 'device-erase' }, 6);
+  await bench.fact('unit-proven', unitId, { cosmetic: bench.chance.pick(saleGrades.slice(0, 3)) }, 2);
+}

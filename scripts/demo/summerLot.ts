@@ -1,0 +1,86 @@
+import type { Model } from '@/core/procedure/model';
+import type { DemoBench } from './demoBench';
+import {
+  decide,
+  gradeAll,
+  identify,
+  lookOver,
+  matchUnit,
+  prove,
+  release,
+  shelveAll,
+  startRebuild,
+  startTeardown,
+  workSheet,
+  type Condition,
+} from './stages';
+
+const unitCount = 36;
+
+/** The earlier parcel: donors first, so that the builds find parts; then all that can be sold is sent. */
+export async function playSummerLot(bench: DemoBench, bins: readonly string[]): Promise<void> {
+  const { chance } = bench;
+  const parcelId = chance.uuid();
+  const receivedOn = bench.clock.pass(0).toISOString().slice(0, 10);
+  await bench.fact(
+    'parcel-made',
+    parcelId,
+    {
+      code: 'Library, summer lot',
+      supplier: 'Saltreach Lending Library',
+      pricePaidCents: 64000,
+      transportCents: 3800,
+      receivedOn,
+    },
+    5,
+  );
+  const units: { id: string; isDonor: boolean }[] = [];
+  for (let index = 0; index < unitCount; index += 1) {
+    const id = chance.uuid();
+    await bench.fact('unit-tagged', id, { parcelId, lineNo: null }, 1);
+    units.push({ id, isDonor: index % 9 < 5 });
+  }
+  const shipped: string[] = [];
+  for (const [index, { id, isDonor }] of units.entries()) {
+    const model = bench.models[index % 3] as Model;
+    await identify(bench, id, model, `${model.id.slice(0, 2).toUpperCase()}${200000 + index * 37}`);
+    await lookOver(bench, id, inventCondition(bench, model, isDonor), model.tests);
+    await decide(bench, id, isDonor ? 'donor' : 'build');
+    if (isDonor) {
+      await startTeardown(bench, id);
+      await workSheet(bench, id);
+      await gradeAll(bench);
+      await shelveAll(bench, bins);
+      bench.clock.pass(40);
+    } else if (await matchUnit(bench, id)) {
+      await startRebuild(bench, id);
+      await workSheet(bench, id);
+      await gradeAll(bench);
+      await shelveAll(bench, bins);
+      await prove(bench, id);
+      await release(bench, id);
+      shipped.push(id);
+      bench.clock.pass(30);
+    }
+    if (shipped.length === 4) await send(bench, shipped.splice(0));
+  }
+  await send(bench, shipped);
+}
+
+let shipmentNumber = 0;
+
+async function send(bench: DemoBench, ids: readonly string[]): Promise<void> {
+  if (ids.length === 0) return;
+  shipmentNumber += 1;
+  const shipment = `S-${String(shipmentNumber).padStart(4, '0')}`;
+  for (const id of ids) await bench.fact('unit-sent', id, { shipment, recipient: 'Harbour Row shop' }, 2);
+}
+
+function inventCondition(bench: DemoBench, model: Model, isDonor: boolean): Condition {
+  const { chance } = bench;
+  const weak = model.tests.filter((test) => ['picture', 'keys', 'charges', 'sound'].includes(test));
+  if (!isDonor)
+    return { marks: chance.happens(0.2) ? ['dent'] : [], faults: chance.happens(0.7) ? [chance.pick(weak)] : [] };
+  const marks = chance.happens(0.3) ? (['crack'] as const) : chance.happens(0.2) ? (['liquid'] as const) : [];
+  return { marks, faults: chance.happens(0.25) ? ['starts'] : [chance.pick(weak)] };
+}

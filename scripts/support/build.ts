@@ -1,0 +1,44 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { projectRoot } from './home';
+import { run } from './processes';
+import { say, Trouble } from './say';
+
+const stampFile = join(projectRoot, '.next', 'plucky-stamp');
+const sources = ['src', 'data', 'docs/formats', 'next.config.ts', 'package-lock.json', 'tsconfig.json'];
+
+/** Builds the application unless the last build came from the same sources. */
+export async function buildApplication(): Promise<void> {
+  const stamp = stampOf();
+  if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
+  say('Building the application (about a minute) …');
+  const built = await run(process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build'], {
+    cwd: projectRoot,
+    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  if (built.code !== 0)
+    throw new Trouble(
+      `The build failed.\n${built.stdout}\n${built.stderr}`,
+      'Mend what it names, then run this again.',
+    );
+  writeFileSync(stampFile, stamp);
+}
+
+function stampOf(): string {
+  const hash = createHash('sha256');
+  const add = (path: string): void => {
+    const full = join(projectRoot, path);
+    const entries = readdirSync(full, { withFileTypes: true }).sort((a, b) => a.name.localeCompare(b.name));
+    for (const entry of entries) {
+      if (entry.isDirectory()) add(join(path, entry.name));
+      else if (!/\.test\.tsx?$/.test(entry.name))
+        hash.update(join(path, entry.name)).update(readFileSync(join(full, entry.name)));
+    }
+  };
+  for (const source of sources) {
+    if (source.includes('.')) hash.update(readFileSync(join(projectRoot, source)));
+    else add(source);
+  }
+  return hash.digest('hex');
+}

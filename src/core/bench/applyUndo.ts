@@ -1,0 +1,25 @@
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import type { BenchEvent } from './events';
+import type { Change, World } from './world';
+
+/**
+ * Takes a fact back by restoring what each thing it touched was before. The log keeps both facts.
+ *
+ * Possible while nothing newer has touched any of them: the last fact of each must be the one taken back. Versions go on
+ * counting up, so that a page that saw the undone state is refused as stale.
+ *
+ * @refuses 'not-found' for an unknown fact; 'undo-too-late' when it was taken back already or something newer stands on it
+ */
+export function applyUndo(world: World, event: BenchEvent<'undone'>): Outcome<readonly Change[]> {
+  const recorded = world.findRecorded(event.payload.eventId);
+  if (!recorded) return refuse('not-found', { id: event.payload.eventId });
+  if (recorded.isUndone || recorded.touched.length === 0) return refuse('undo-too-late');
+  const changes: Change[] = [];
+  for (const { kind, id, before } of recorded.touched) {
+    const now = world.find(kind, id);
+    if (!now || now.lastEventId !== event.payload.eventId) return refuse('undo-too-late');
+    if (kind === 'parcel' && world.countUnits(id) > 0) return refuse('undo-too-late');
+    changes.push({ kind, id, before: now, after: before && { ...before, version: now.version + 1 } } as Change);
+  }
+  return accept(changes);
+}

@@ -1,0 +1,120 @@
+import type { Grade, SaleGrade } from '@/core/shared/grades';
+import type { DeviceTest, Finding, PartCategory, TestResult } from '@/core/procedure/vocabulary';
+import type { Readings } from '@/core/grading/rules';
+import type { SheetKind } from '@/core/teardown/runSheet';
+import type { ApartPlace, DefectCode, Disposition, PartPlace, PartState, ScrewTroubleKind, UnitStage } from './stages';
+
+/** What every entity carries: a version that refuses stale writes, and the last fact that touched it. */
+interface Versioned {
+  readonly version: number;
+  readonly lastEventId: string;
+}
+
+export interface Parcel extends Versioned {
+  readonly id: string;
+  readonly code: string;
+  readonly supplier: string;
+  readonly pricePaidCents: number;
+  readonly transportCents: number;
+  /** ISO date. */
+  readonly receivedOn: string;
+  readonly lineCount: number;
+}
+
+/** A line of the supplier's expected list. */
+export interface ParcelLine extends Versioned {
+  /** `PARCEL/LINE`. */
+  readonly id: string;
+  readonly parcelId: string;
+  readonly lineNo: number;
+  readonly maker: string;
+  readonly model: string;
+  readonly serial: string;
+  readonly note: string;
+}
+
+/** A mark on the drawing: the face is a keypad of nine fields, 7 8 9 on top, as under the right hand. */
+export interface Mark {
+  readonly kind: Finding;
+  readonly face: string;
+  readonly field: number;
+}
+
+export interface PartTrouble {
+  readonly stepId: string;
+  readonly partRef: string;
+  readonly state: Extract<PartState, 'broken-by-us' | 'broken-before' | 'missing' | 'suspect'>;
+  readonly defectCode: DefectCode | null;
+}
+
+export interface ScrewTrouble {
+  readonly stepId: string;
+  readonly kind: ScrewTroubleKind;
+  readonly count: number;
+}
+
+/** How far a run sheet has come. The steps themselves are computed from the model and these. */
+export interface SheetState {
+  readonly kind: SheetKind;
+  readonly targets: readonly string[];
+  readonly findings: readonly Finding[];
+  readonly stepIds: readonly string[];
+  readonly doneStepIds: readonly string[];
+  readonly partTroubles: readonly PartTrouble[];
+  readonly screwTroubles: readonly ScrewTrouble[];
+  readonly isClosed: boolean;
+}
+
+export interface Unit extends Versioned {
+  readonly id: string;
+  readonly tag: string;
+  readonly parcelId: string;
+  readonly lineNo: number | null;
+  readonly stage: UnitStage;
+  readonly modelId: string | null;
+  readonly modelVersion: number | null;
+  readonly revision: string | null;
+  readonly configuration: string | null;
+  readonly variant: string | null;
+  readonly serial: string | null;
+  readonly marks: readonly Mark[];
+  readonly tests: Readonly<Partial<Record<DeviceTest, TestResult>>>;
+  readonly disposition: Disposition | null;
+  readonly apartPlace: ApartPlace | null;
+  readonly isWiped: boolean;
+  readonly sheet: SheetState | null;
+  /** Slot → part id. */
+  readonly assigned: Readonly<Record<string, string>>;
+  readonly fitted: Readonly<Record<string, string>>;
+  readonly proof: Readonly<Partial<Record<DeviceTest, TestResult>>>;
+  readonly saleGrade: SaleGrade | null;
+  readonly shipment: string | null;
+}
+
+export interface Part extends Versioned {
+  readonly id: string;
+  readonly tag: string;
+  readonly partRef: string;
+  readonly modelId: string;
+  readonly category: PartCategory;
+  readonly interchange: string;
+  readonly unitId: string;
+  readonly state: PartState;
+  readonly place: PartPlace;
+  readonly readings: Readings;
+  readonly grade: Grade | null;
+  readonly limiting: string | null;
+  readonly bin: string | null;
+  readonly assignedTo: string | null;
+  /** False for a part with personal data from a unit that was not wiped. */
+  readonly isDataCleared: boolean;
+}
+
+/** The kinds of things that facts change, and their shapes. */
+export interface Entities {
+  readonly parcel: Parcel;
+  readonly line: ParcelLine;
+  readonly unit: Unit;
+  readonly part: Part;
+}
+export type EntityKind = keyof Entities;

@@ -1,0 +1,128 @@
+import type { Readings } from '@/core/grading/rules';
+import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
+import type { SaleGrade } from '@/core/shared/grades';
+import type { SheetKind } from '@/core/teardown/runSheet';
+import type { Entities, EntityKind, Mark, ParcelLine, PartTrouble, ScrewTrouble } from './entities';
+import type { ApartPlace, Disposition, PartState, WipeMethod } from './stages';
+
+/** A part that came free in a step. The tag is given out by the server when it takes the fact in. */
+export interface FreedPart {
+  readonly partId: string;
+  readonly partRef: string;
+  readonly state: PartState;
+  readonly tag?: string;
+}
+
+/** Everything that can happen, with what each fact says. */
+export interface Payloads {
+  'parcel-made': {
+    readonly code: string;
+    readonly supplier: string;
+    readonly pricePaidCents: number;
+    readonly transportCents: number;
+    readonly receivedOn: string;
+  };
+  'lines-expected': {
+    readonly fileName: string;
+    readonly lines: readonly Pick<ParcelLine, 'lineNo' | 'maker' | 'model' | 'serial' | 'note'>[];
+  };
+  'unit-tagged': { readonly parcelId: string; readonly lineNo: number | null; readonly tag?: string };
+  'unit-identified': {
+    readonly modelId: string;
+    readonly modelVersion: number;
+    readonly revision: string;
+    readonly configuration: string;
+    readonly variant: string;
+    readonly serial: string;
+  };
+  'mark-placed': { readonly mark: Mark };
+  'test-noted': { readonly test: DeviceTest; readonly result: TestResult };
+  'wipe-recorded': { readonly method: WipeMethod };
+  'unit-decided': {
+    readonly disposition: Disposition;
+    readonly proposed: Disposition;
+    readonly apartPlace: ApartPlace | null;
+  };
+  'sheet-started': { readonly kind: SheetKind; readonly targets: readonly string[] };
+  'step-done': { readonly stepId: string; readonly seconds: number; readonly freed: readonly FreedPart[] };
+  'part-trouble': PartTrouble;
+  'screw-trouble': ScrewTrouble;
+  'gate-judged': { readonly stepId: string; readonly hasPassed: boolean };
+  'sheet-closed': { readonly because: string };
+  'part-graded': { readonly readings: Readings };
+  'part-shelved': { readonly bin: string };
+  'part-scrapped': { readonly because: string };
+  'part-assigned': { readonly slot: string; readonly partId: string };
+  'part-released': { readonly slot: string };
+  'unit-matched': Readonly<Record<never, never>>;
+  'proof-noted': { readonly test: DeviceTest; readonly result: TestResult };
+  'unit-proven': { readonly cosmetic: SaleGrade };
+  'unit-reworked': { readonly because: string };
+  'unit-sent': { readonly shipment: string; readonly recipient: string };
+  undone: { readonly eventId: string };
+}
+
+export type EventType = keyof Payloads;
+
+/** The kind of thing each fact is about; an `undone` is about whatever the taken-back fact was about. */
+export const subjectKinds = {
+  'parcel-made': 'parcel',
+  'lines-expected': 'parcel',
+  'unit-tagged': 'unit',
+  'unit-identified': 'unit',
+  'mark-placed': 'unit',
+  'test-noted': 'unit',
+  'wipe-recorded': 'unit',
+  'unit-decided': 'unit',
+  'sheet-started': 'unit',
+  'step-done': 'unit',
+  'part-trouble': 'unit',
+  'screw-trouble': 'unit',
+  'gate-judged': 'unit',
+  'sheet-closed': 'unit',
+  'part-graded': 'part',
+  'part-shelved': 'part',
+  'part-scrapped': 'part',
+  'part-assigned': 'unit',
+  'part-released': 'unit',
+  'unit-matched': 'unit',
+  'proof-noted': 'unit',
+  'unit-proven': 'unit',
+  'unit-reworked': 'unit',
+  'unit-sent': 'unit',
+  undone: null,
+} as const satisfies Record<EventType, EntityKind | null>;
+
+export const eventTypes = Object.keys(subjectKinds) as readonly EventType[];
+
+/** A fact as the bench makes it. */
+export interface BenchEvent<T extends EventType = EventType> {
+  /** Made by the client (UUID); sending a fact twice changes nothing. */
+  readonly id: string;
+  readonly type: T;
+  readonly subjectId: string;
+  /** The version of the subject that the person saw; null when the fact makes the subject. */
+  readonly expects: number | null;
+  /** When it happened by the bench's clock, ISO in UTC. */
+  readonly at: string;
+  readonly payload: Payloads[T];
+}
+
+/** What an entity was before a fact, so that taking it back restores exactly that. */
+export interface Touched<K extends EntityKind = EntityKind> {
+  readonly kind: K;
+  readonly id: string;
+  readonly before: Entities[K] | null;
+}
+
+/** A fact in the log. Positions have no gaps. */
+export interface RecordedEvent extends BenchEvent {
+  readonly position: number;
+  readonly personId: string;
+  readonly bench: string;
+  readonly receivedAt: string;
+  readonly touched: readonly Touched[];
+}
+
+/** Narrows a fact by its type. */
+export const isEvent = <T extends EventType>(event: BenchEvent, type: T): event is BenchEvent<T> => event.type === type;

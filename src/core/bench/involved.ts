@@ -1,0 +1,68 @@
+import { subjectKinds, type BenchEvent } from './events';
+import type { EntityKind } from './entities';
+
+/** Things a fact may look at or change. A unit stands for itself and the parts assigned to it. */
+export interface Involved {
+  readonly keys: readonly { readonly kind: EntityKind; readonly id: string }[];
+  readonly parcelCode?: string;
+  readonly serial?: string;
+  readonly line?: { readonly parcelId: string; readonly lineNo: number };
+  readonly undoes?: string;
+}
+
+/** What has to be loaded before a fact can be applied. */
+export function involved(event: BenchEvent): Involved {
+  const kind = subjectKinds[event.type];
+  const own = kind ? [{ kind, id: event.subjectId }] : [];
+  switch (event.type) {
+    case 'parcel-made':
+      return { keys: own, parcelCode: (event as BenchEvent<'parcel-made'>).payload.code };
+    case 'unit-tagged': {
+      const { parcelId, lineNo } = (event as BenchEvent<'unit-tagged'>).payload;
+      const parcel = { kind: 'parcel', id: parcelId } as const;
+      return lineNo === null
+        ? { keys: [...own, parcel] }
+        : { keys: [...own, parcel, { kind: 'line', id: `${parcelId}/${lineNo}` }], line: { parcelId, lineNo } };
+    }
+    case 'unit-identified':
+      return { keys: own, serial: (event as BenchEvent<'unit-identified'>).payload.serial };
+    case 'part-assigned':
+      return { keys: [...own, { kind: 'part', id: (event as BenchEvent<'part-assigned'>).payload.partId }] };
+    case 'undone':
+      return { keys: own, undoes: (event as BenchEvent<'undone'>).payload.eventId };
+    default:
+      return { keys: own };
+  }
+}
+
+/** How many new tags a fact needs, and of which kind. */
+export function tagsNeeded(event: BenchEvent): { readonly unit: number; readonly part: number } {
+  if (event.type === 'unit-tagged') return { unit: 1, part: 0 };
+  if (event.type === 'step-done') {
+    const { freed } = (event as BenchEvent<'step-done'>).payload;
+    return { unit: 0, part: freed.filter(({ state }) => state !== 'missing').length };
+  }
+  return { unit: 0, part: 0 };
+}
+
+/** The fact with its tags filled in, in order. */
+export function withTags(
+  event: BenchEvent,
+  tags: { readonly unit: readonly string[]; readonly part: readonly string[] },
+): BenchEvent {
+  if (event.type === 'unit-tagged') {
+    return { ...event, payload: { ...(event as BenchEvent<'unit-tagged'>).payload, tag: tags.unit[0] } };
+  }
+  if (event.type === 'step-done') {
+    const { payload } = event as BenchEvent<'step-done'>;
+    const left = [...tags.part];
+    return {
+      ...event,
+      payload: {
+        ...payload,
+        freed: payload.freed.map((item) => (item.state === 'missing' ? item : { ...item, tag: left.shift() })),
+      },
+    };
+  }
+  return event;
+}

@@ -1,0 +1,64 @@
+import type { Model, ModelPart } from '@/core/procedure/model';
+import { getModelPart } from '@/core/procedure/model';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import type { Outcome } from '@/core/shared/outcome';
+import { planRunSheet, type RunSheet, type SheetKind, type SheetStep } from '@/core/teardown/runSheet';
+import type { SheetState, Unit } from './entities';
+import type { FreedPart } from './events';
+
+/** The run sheet a unit has, or would have, computed afresh from its model version and what is known of it. */
+export function sheetOf(
+  model: Model,
+  unit: Pick<Unit, 'revision' | 'configuration' | 'marks'>,
+  asked: Pick<SheetState, 'kind' | 'targets'> & { readonly findings?: SheetState['findings'] },
+): Outcome<RunSheet> {
+  const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
+  const { revision, configuration } = unit;
+  return planRunSheet(
+    model,
+    { kind: asked.kind, targets: asked.targets, revision, configuration, findings },
+    startingHouseRules,
+  );
+}
+
+/** The step that is to be done now: the first of the sheet that is not done. */
+export function nextStep(steps: readonly SheetStep[], state: Pick<SheetState, 'doneStepIds'>): SheetStep | undefined {
+  return steps.find(({ id }) => !state.doneStepIds.includes(id));
+}
+
+/**
+ * The parts that get a tag when a step is done: on a teardown all that are worth something, on a rebuild only those that
+ * are being replaced (the rest is parked and goes back).
+ */
+export function partsToTag(model: Model, sheet: SheetState, step: Pick<SheetStep, 'frees'>): readonly ModelPart[] {
+  return step.frees
+    .map((id) => getModelPart(model, id))
+    .filter((part) => !part.singleUse && (part.valueCents !== undefined || part.data === true))
+    .filter((part) => sheet.kind === 'teardown' || sheet.targets.includes(part.id));
+}
+
+/** What the bench reports of a step's parts: sound, unless trouble was noted. */
+export function freedByStep(
+  model: Model,
+  sheet: SheetState,
+  step: Pick<SheetStep, 'frees'>,
+  makePartId: () => string,
+): readonly FreedPart[] {
+  return partsToTag(model, sheet, step).map(({ id }) => ({
+    partId: makePartId(),
+    partRef: id,
+    state: troubleOf(sheet, id)?.state ?? 'sound',
+  }));
+}
+
+export const troubleOf = (sheet: SheetState, partRef: string) =>
+  sheet.partTroubles.findLast((trouble) => trouble.partRef === partRef);
+
+/** Parts a donor is torn down for by default: all that have a worth, unless the configuration lacks them. */
+export function defaultTargets(model: Model, configuration: string | null): readonly string[] {
+  const absent = new Set(model.configurations.find(({ id }) => id === configuration)?.absentParts ?? []);
+  return model.parts.filter(({ id, valueCents }) => valueCents !== undefined && !absent.has(id)).map(({ id }) => id);
+}
+
+export const sheetKindAt = (stage: Unit['stage']): SheetKind | null =>
+  stage === 'teardown' ? 'teardown' : stage === 'rebuild' ? 'rebuild' : null;

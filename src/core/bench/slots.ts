@@ -1,0 +1,56 @@
+import { getModelPart, slotsOf, type Model, type ModelPart } from '@/core/procedure/model';
+import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
+import type { Grade } from '@/core/shared/grades';
+import type { Part, Unit } from './entities';
+
+/** The parts that a failed test points at first. */
+const suspects: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
+  starts: ['board'],
+  charges: ['battery', 'port'],
+  picture: ['display'],
+  touch: ['display'],
+  keys: ['keys'],
+  sound: ['speaker'],
+  cameras: ['camera'],
+  radios: ['board'],
+  ports: ['port'],
+  'account-lock': [],
+};
+
+/** What a mark does to the parts under it: X asks for another part, the rest only lowers the look. */
+const harms: Readonly<Partial<Record<Finding, Readonly<Partial<Record<PartCategory, Grade>>>>>> = {
+  crack: { display: 'X' },
+  dent: { housing: 'C' },
+  swelling: { battery: 'X' },
+  liquid: { board: 'C' },
+};
+
+/** A place of a unit that is to be built, what its own part is worth, and whether another one is needed. */
+export interface SlotNeed {
+  readonly part: ModelPart;
+  readonly ownGrade: Grade;
+  readonly isNeeded: boolean;
+  /** What speaks against its own part, in words; empty when nothing does. */
+  readonly because: string;
+}
+
+/**
+ * What every slot of a unit needs, judged from its tests and marks. A part nobody found fault with is taken as B: it
+ * works and looks used.
+ */
+export function slotNeeds(model: Model, unit: Pick<Unit, 'configuration' | 'tests' | 'marks'>): readonly SlotNeed[] {
+  return slotsOf(model, unit.configuration).map((part) => {
+    const failed = (Object.keys(unit.tests) as DeviceTest[]).find(
+      (test) => unit.tests[test] === 'fault' && suspects[test].includes(part.category),
+    );
+    if (failed) return { part, ownGrade: 'X', isNeeded: true, because: `${failed} failed` };
+    const mark = unit.marks.find(({ kind }) => harms[kind]?.[part.category] !== undefined);
+    const grade = mark ? (harms[mark.kind]?.[part.category] as Grade) : 'B';
+    return { part, ownGrade: grade, isNeeded: grade === 'X', because: mark ? mark.kind : '' };
+  });
+}
+
+/** Whether a part may go into a slot: the same interchange class, graded, and no scrap. */
+export function fitsSlot(model: Model, slot: string, part: Pick<Part, 'interchange' | 'grade'>): boolean {
+  return getModelPart(model, slot).interchange === part.interchange && part.grade !== null && part.grade !== 'X';
+}

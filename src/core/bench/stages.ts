@@ -1,0 +1,53 @@
+/** Where a unit is. The first nine of the line have a knot on the string; the rest are ways out. */
+export const unitStages = [
+  'triage',
+  'teardown',
+  'match',
+  'rebuild',
+  'prove',
+  'send',
+  'sent',
+  'spent',
+  'recycled',
+  'kept-apart',
+] as const;
+export type UnitStage = (typeof unitStages)[number];
+
+/** Where a part is. */
+export const partPlaces = ['grade', 'to-shelve', 'shelf', 'assigned', 'fitted', 'scrap'] as const;
+export type PartPlace = (typeof partPlaces)[number];
+
+/** How a part came free. */
+export const partStates = ['sound', 'suspect', 'broken-before', 'broken-by-us', 'missing'] as const;
+export type PartState = (typeof partStates)[number];
+
+export const dispositions = ['build', 'donor', 'as-is', 'recycle', 'quarantine'] as const;
+export type Disposition = (typeof dispositions)[number];
+
+export const apartPlaces = ['hazard', 'ownership', 'unknown-model'] as const;
+export type ApartPlace = (typeof apartPlaces)[number];
+
+/** The knots of the string, in the order of the line. */
+export const knots = ['dock', 'triage', 'teardown', 'grade', 'shelf', 'match', 'rebuild', 'prove', 'send'] as const;
+export type Knot = (typeof knots)[number];
+
+/** Defect codes, by what the bench says when something goes wrong. */
+export const defectCodes = [
+  'flex-torn',
+  'connector-lifted',
+  'panel-cracked',
+  'cover-cracked',
+  'clip-broken',
+  'cell-bent',
+  'wire-torn',
+  'liquid-found',
+  'earlier-repair',
+  'screw-too-long',
+] as const;
+export type DefectCode = (typeof defectCodes)[number];
+
+export const screwTroubles = ['missing', 'stripped', 'foreign', 'short', 'stuck'] as const;
+export type ScrewTroubleKind = (typeof screwTroubles)[number];
+
+export const wipeMethods = ['device-erase', 'storage-overwrite', 'storage-destroyed'] as const;
+export type WipeMethod = (typeof wipeMethods)[number];

@@ -1,0 +1,63 @@
+import { accept, refuse } from '@/core/shared/outcome';
+import type { Effects } from './effect';
+import type { Disposition, UnitStage } from './stages';
+import { modelOf, unitAt } from './unitAt';
+import { unitChange } from './world';
+
+const nextStage: Record<Disposition, UnitStage> = {
+  build: 'match',
+  donor: 'teardown',
+  'as-is': 'prove',
+  recycle: 'recycled',
+  quarantine: 'kept-apart',
+};
+
+/** Triage: what the unit is, what is wrong with it, and what it is good for. */
+export const triageEffects: Effects<
+  'unit-identified' | 'mark-placed' | 'test-noted' | 'wipe-recorded' | 'unit-decided'
+> = {
+  'unit-identified': (world, event) => {
+    const found = unitAt(world, event, 'triage');
+    if (!found.ok) return found;
+    const { payload } = event;
+    if (!world.findModel(payload.modelId, payload.modelVersion))
+      return refuse('unknown-model', { model: payload.modelId });
+    const twin = payload.serial === '' ? undefined : world.findUnitBySerial(payload.serial);
+    if (twin && twin.id !== found.value.id) return refuse('serial-known', { serial: payload.serial, tag: twin.tag });
+    return accept([unitChange(found.value, { ...found.value, ...payload, serial: payload.serial || null })]);
+  },
+
+  'mark-placed': (world, event) => {
+    const found = unitAt(world, event, 'triage');
+    if (!found.ok) return found;
+    return accept([unitChange(found.value, { ...found.value, marks: [...found.value.marks, event.payload.mark] })]);
+  },
+
+  'test-noted': (world, event) => {
+    const found = unitAt(world, event, 'triage');
+    if (!found.ok) return found;
+    const tests = { ...found.value.tests, [event.payload.test]: event.payload.result };
+    return accept([unitChange(found.value, { ...found.value, tests })]);
+  },
+
+  'wipe-recorded': (world, event) => {
+    const found = unitAt(world, event, 'triage', 'teardown', 'match', 'rebuild', 'prove');
+    if (!found.ok) return found;
+    return accept([unitChange(found.value, { ...found.value, isWiped: true })]);
+  },
+
+  'unit-decided': (world, event) => {
+    const found = unitAt(world, event, 'triage');
+    if (!found.ok) return found;
+    const unit = found.value;
+    const { disposition, apartPlace } = event.payload;
+    if (disposition !== 'quarantine') {
+      const model = modelOf(world, unit);
+      if (!model.ok) return model;
+      // A lock is a question of ownership: whatever the unit is worth, it is kept apart.
+      if (unit.tests['account-lock'] === 'fault') return refuse('account-locked', { tag: unit.tag });
+    }
+    const place = disposition === 'quarantine' ? (apartPlace ?? 'ownership') : null;
+    return accept([unitChange(unit, { ...unit, disposition, apartPlace: place, stage: nextStage[disposition] })]);
+  },
+};

@@ -1,0 +1,30 @@
+import type { Model } from '@/core/procedure/model';
+import type { Entities, EntityKind, Part, Unit } from './entities';
+import type { Touched } from './events';
+
+/** What applying a fact may look at. The database and the browser each fill it with what the fact involves. */
+export interface World {
+  find<K extends EntityKind>(kind: K, id: string): Entities[K] | undefined;
+  findModel(id: string, version: number): Model | undefined;
+  /** Units already tagged in a parcel. */
+  countUnits(parcelId: string): number;
+  findUnitByLine(parcelId: string, lineNo: number): Unit | undefined;
+  /** A unit of the house with this serial that has not been sent. */
+  findUnitBySerial(serial: string): Unit | undefined;
+  hasParcelCode(code: string): boolean;
+  /** What a recorded fact touched, and whether it was taken back already. */
+  findRecorded(eventId: string): { readonly touched: readonly Touched[]; readonly isUndone: boolean } | undefined;
+}
+
+/** One change that a fact makes. `before` null makes a thing, `after` null takes it away. */
+export type Change = {
+  [K in EntityKind]: {
+    readonly kind: K;
+    readonly id: string;
+    readonly before: Entities[K] | null;
+    readonly after: Entities[K] | null;
+  };
+}[EntityKind];
+
+export const unitChange = (before: Unit | null, after: Unit): Change => ({ kind: 'unit', id: after.id, before, after });
+export const partChange = (before: Part | null, after: Part): Change => ({ kind: 'part', id: after.id, before, after });

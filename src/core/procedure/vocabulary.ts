@@ -1,0 +1,65 @@
+/** The words a model document is written in. The JSON Schema in docs/formats lists the same (tested). */
+export const deviceKinds = ['phone', 'tablet', 'laptop', 'handheld'] as const;
+export type DeviceKind = (typeof deviceKinds)[number];
+
+export const partCategories = [
+  'battery',
+  'display',
+  'board',
+  'camera',
+  'speaker',
+  'port',
+  'keys',
+  'housing',
+  'motor',
+  'drive',
+  'memory',
+  'cover',
+] as const;
+export type PartCategory = (typeof partCategories)[number];
+
+export const jointKinds = ['screw', 'clip', 'tape', 'plug', 'ribbon', 'tab', 'coaxial'] as const;
+export type JointKind = (typeof jointKinds)[number];
+
+/** Standard drive names: cross-recess PH, hexalobular T, five-lobe P, three-wing Y, slotted SL, hexagon H. */
+export const screwHeads = ['PH000', 'PH00', 'PH0', 'T3', 'T4', 'T5', 'T6', 'P2', 'P5', 'Y00', 'SL2', 'H2'] as const;
+export type ScrewHead = (typeof screwHeads)[number];
+
+export const arcReasons = ['physical', 'protective', 'house'] as const;
+export type ArcReason = (typeof arcReasons)[number];
+
+export const motions = ['lift', 'slide', 'hinge', 'rotate', 'none'] as const;
+export type Motion = (typeof motions)[number];
+
+/** What is seen on a unit; marks at triage, and conditions of operations. */
+export const findings = [
+  'crack',
+  'dent',
+  'liquid',
+  'swelling',
+  'screw-missing',
+  'opened-before',
+  'part-missing',
+] as const;
+export type Finding = (typeof findings)[number];
+
+/** Quick tests at triage and proof before sale. */
+export const deviceTests = [
+  'starts',
+  'charges',
+  'picture',
+  'touch',
+  'keys',
+  'sound',
+  'cameras',
+  'radios',
+  'ports',
+  'account-lock',
+] as const;
+export type DeviceTest = (typeof deviceTests)[number];
+
+export const testResults = ['sound', 'fault', 'not-tested'] as const;
+export type TestResult = (typeof testResults)[number];
+
+export const slotKinds = ['cosmetic', 'functional'] as const;
+export type SlotKind = (typeof slotKinds)[number];

@@ -1,0 +1,100 @@
+import type { Model, Operation } from '@/core/procedure/model';
+import type { Finding } from '@/core/procedure/vocabulary';
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+
+/** What decides which operations of a model concern this unit. */
+export interface Situation {
+  readonly revision: string | null;
+  readonly configuration: string | null;
+  readonly findings: readonly Finding[];
+}
+
+/** The operations of a model that exist for a unit in this situation, in the author's order. */
+export function operationsFor(model: Model, situation: Situation): readonly Operation[] {
+  return model.operations.filter(({ when }) => {
+    if (!when) return true;
+    const { revisions, configurations, findings, absentFindings } = when;
+    return (
+      (!revisions || (situation.revision !== null && revisions.includes(situation.revision))) &&
+      (!configurations || (situation.configuration !== null && configurations.includes(situation.configuration))) &&
+      (!findings || findings.some((finding) => situation.findings.includes(finding))) &&
+      (!absentFindings || !absentFindings.some((finding) => situation.findings.includes(finding)))
+    );
+  });
+}
+
+/**
+ * The least costly set of operations that frees the targets.
+ *
+ * Every arc of a chosen operation needs one of its alternatives chosen; a target needs one of the operations that free
+ * it. An alternative that does not exist in this situation counts as out of the way already, so an arc all of whose
+ * alternatives are absent asks for nothing. Exact by depth-first branch and bound over the alternatives; with AND arcs
+ * alone there is nothing to branch on and the answer is the closure.
+ *
+ * @param operations  those of the situation (`operationsFor`)
+ * @param targets     part ids
+ * @param cost        minutes (or money) of one operation, not negative
+ * @returns ids of the chosen operations, in the order of `operations`, and their total cost
+ * @refuses 'targets-unreachable' when no operation frees a target, or what frees it waits for itself
+ * Cost: exponential in the number of arcs with alternatives, linear without. The bound is the cost so far.
+ */
+export function chooseOperations(
+  operations: readonly Operation[],
+  targets: readonly string[],
+  cost: (operation: Operation) => number,
+): Outcome<{ readonly ids: readonly string[]; readonly cost: number }> {
+  const byId = new Map(operations.map((operation) => [operation.id, operation]));
+  const wanted = targets.map((part) => operations.filter(({ frees }) => frees.includes(part)).map(({ id }) => id));
+  const stuck = targets.find((_, index) => wanted[index]?.length === 0);
+  if (stuck !== undefined) return refuse('targets-unreachable', { part: stuck });
+
+  let best: { ids: Set<string>; cost: number } | null = null;
+
+  /** `open` holds clauses still to be looked at: each is a list of alternatives. */
+  const search = (chosen: Set<string>, spent: number, open: readonly (readonly string[])[]): void => {
+    if (best && spent >= best.cost) return;
+    const [clause, ...rest] = open;
+    if (!clause) {
+      if (canBeOrdered(chosen, byId)) best = { ids: chosen, cost: spent };
+      return;
+    }
+    if (clause.some((id) => chosen.has(id))) return search(chosen, spent, rest);
+    for (const id of clause) {
+      const operation = byId.get(id) as Operation;
+      search(new Set(chosen).add(id), spent + cost(operation), [...rest, ...clausesOf(operation, byId)]);
+    }
+  };
+  search(new Set(), 0, wanted);
+
+  if (best === null) return refuse('targets-unreachable', { part: targets.join(', ') });
+  const found: { ids: Set<string>; cost: number } = best;
+  return accept({ ids: operations.filter(({ id }) => found.ids.has(id)).map(({ id }) => id), cost: found.cost });
+}
+
+function clausesOf(operation: Operation, byId: ReadonlyMap<string, Operation>): string[][] {
+  return operation.after.map(({ any }) => any.filter((id) => byId.has(id))).filter((any) => any.length > 0);
+}
+
+/** Two operations that justify each other satisfy every clause and still cannot be done: look for an order. */
+function canBeOrdered(chosen: ReadonlySet<string>, byId: ReadonlyMap<string, Operation>): boolean {
+  const done = new Set<string>();
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const id of chosen) {
+      if (!done.has(id) && isReady(byId.get(id) as Operation, done, byId)) {
+        done.add(id);
+        grew = true;
+      }
+    }
+  }
+  return done.size === chosen.size;
+}
+
+/** True when every arc that exists in this situation has one alternative done. */
+export function isReady(
+  operation: Operation,
+  done: ReadonlySet<string>,
+  byId: ReadonlyMap<string, Operation>,
+): boolean {
+  return clausesOf(operation, byId).every((any) => any.some((id) => done.has(id)));
+}

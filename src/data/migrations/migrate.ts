@@ -1,0 +1,66 @@
+import type { Knex } from 'knex';
+import * as tables from './tables';
+
+interface Migration {
+  readonly name: string;
+  up(db: Knex): Promise<unknown>;
+}
+
+const bins = ['A', 'B', 'C', 'D'].flatMap((rack) =>
+  Array.from({ length: 15 }, (_, at) => `${rack}${String(at + 1).padStart(2, '0')}`),
+);
+
+/** In order, for ever: DDL commits by itself in MariaDB, so each step is one statement and is never edited later. */
+const migrations: readonly Migration[] = [
+  { name: '001_people', up: (db) => tables.people(db.schema) },
+  { name: '002_benches', up: (db) => tables.benches(db.schema) },
+  { name: '003_bins', up: (db) => tables.bins(db.schema) },
+  { name: '004_counters', up: (db) => tables.counters(db.schema) },
+  { name: '005_models', up: (db) => tables.models(db.schema) },
+  { name: '006_parcels', up: (db) => tables.parcels(db.schema) },
+  { name: '007_parcel_lines', up: (db) => tables.parcelLines(db.schema) },
+  { name: '008_units', up: (db) => tables.units(db.schema) },
+  { name: '009_parts', up: (db) => tables.parts(db.schema) },
+  { name: '010_events', up: (db) => tables.events(db.schema) },
+  {
+    name: '011_first_counters',
+    up: (db) =>
+      db('counters').insert([
+        { name: 'events', n: 0 },
+        { name: 'unit-tag', n: 700 },
+        { name: 'part-tag', n: 20400 },
+        { name: 'shipment-tag', n: 10 },
+      ]),
+  },
+  { name: '012_first_bins', up: (db) => db('bins').insert(bins.map((code, walk) => ({ code, walk }))) },
+  {
+    name: '013_first_benches',
+    up: (db) =>
+      db('benches').insert([
+        { id: 'bench-1', name: 'Bench 1' },
+        { id: 'bench-2', name: 'Bench 2' },
+        { id: 'goods-in', name: 'Goods-in' },
+        { id: 'desk', name: 'Desk' },
+      ]),
+  },
+];
+
+const source: Knex.MigrationSource<Migration> = {
+  getMigrations: async () => [...migrations],
+  getMigrationName: ({ name }) => name,
+  getMigration: async ({ up }) => ({
+    up: async (db: Knex) => void (await up(db)),
+    down: async () => {
+      throw new Error('Migrations only go forward. Restore a backup instead.');
+    },
+  }),
+};
+
+/** Brings a database up to date. */
+export async function migrate(db: Knex): Promise<readonly string[]> {
+  const [, done] = (await db.migrate.latest({ migrationSource: source, disableTransactions: true })) as [
+    number,
+    string[],
+  ];
+  return done;
+}

@@ -1,0 +1,146 @@
+import type { Knex } from 'knex';
+
+/** Ids, serials and codes compare byte by byte; words as people do. */
+const id = (table: Knex.CreateTableBuilder, name: string) =>
+  table.specificType(name, 'char(36) character set ascii collate ascii_bin');
+const code = (table: Knex.CreateTableBuilder, name: string, length: number) =>
+  table.specificType(name, `varchar(${length}) character set utf8mb4 collate utf8mb4_bin`);
+
+function versioned(table: Knex.CreateTableBuilder): void {
+  table.integer('version').unsigned().notNullable();
+  id(table, 'last_event_id').notNullable();
+}
+
+export const people = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('people', (table) => {
+    id(table, 'id').primary();
+    table.string('name', 60).notNullable().unique();
+    code(table, 'role', 16).notNullable();
+    code(table, 'pin_hash', 200).notNullable();
+    table.integer('failed_count').unsigned().notNullable().defaultTo(0);
+    table.specificType('locked_until', 'datetime(3)').nullable();
+  });
+
+export const benches = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('benches', (table) => {
+    code(table, 'id', 20).primary();
+    table.string('name', 40).notNullable();
+  });
+
+export const bins = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('bins', (table) => {
+    code(table, 'code', 12).primary();
+    table.integer('walk').unsigned().notNullable().unique();
+  });
+
+export const counters = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('counters', (table) => {
+    code(table, 'name', 20).primary();
+    table.bigInteger('n').unsigned().notNullable();
+  });
+
+export const models = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('models', (table) => {
+    code(table, 'id', 60);
+    table.integer('version').unsigned().notNullable();
+    table.string('name', 120).notNullable();
+    table.json('document').notNullable();
+    table.specificType('published_at', 'datetime(3)').notNullable();
+    table.primary(['id', 'version']);
+  });
+
+export const parcels = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('parcels', (table) => {
+    id(table, 'id').primary();
+    code(table, 'code', 40).notNullable().unique();
+    table.string('supplier', 80).notNullable();
+    table.bigInteger('price_paid_cents').notNullable();
+    table.bigInteger('transport_cents').notNullable();
+    code(table, 'received_on', 10).notNullable();
+    table.integer('line_count').unsigned().notNullable();
+    versioned(table);
+  });
+
+export const parcelLines = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('parcel_lines', (table) => {
+    code(table, 'id', 48).primary();
+    id(table, 'parcel_id').notNullable();
+    table.integer('line_no').unsigned().notNullable();
+    table.string('maker', 60).notNullable();
+    table.string('model', 80).notNullable();
+    code(table, 'serial', 60).notNullable();
+    table.string('note', 200).notNullable();
+    versioned(table);
+    table.unique(['parcel_id', 'line_no']);
+  });
+
+export const units = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('units', (table) => {
+    id(table, 'id').primary();
+    code(table, 'tag', 12).notNullable().unique();
+    id(table, 'parcel_id').notNullable();
+    table.integer('line_no').unsigned().nullable();
+    code(table, 'stage', 16).notNullable().index();
+    code(table, 'model_id', 60).nullable();
+    table.integer('model_version').unsigned().nullable();
+    code(table, 'revision', 20).nullable();
+    code(table, 'configuration', 20).nullable();
+    code(table, 'variant', 20).nullable();
+    code(table, 'serial', 60).nullable().index();
+    table.json('marks').notNullable();
+    table.json('tests').notNullable();
+    code(table, 'disposition', 16).nullable();
+    code(table, 'apart_place', 16).nullable();
+    table.boolean('is_wiped').notNullable();
+    table.json('sheet').nullable();
+    table.json('assigned').notNullable();
+    table.json('fitted').notNullable();
+    table.json('proof').notNullable();
+    code(table, 'sale_grade', 1).nullable();
+    code(table, 'shipment', 12).nullable().index();
+    versioned(table);
+    table.unique(['parcel_id', 'line_no']);
+  });
+
+export const parts = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('parts', (table) => {
+    id(table, 'id').primary();
+    code(table, 'tag', 12).notNullable().unique();
+    code(table, 'part_ref', 60).notNullable();
+    code(table, 'model_id', 60).notNullable();
+    code(table, 'category', 16).notNullable();
+    code(table, 'interchange', 60).notNullable();
+    id(table, 'unit_id').notNullable().index();
+    code(table, 'state', 16).notNullable();
+    code(table, 'place', 16).notNullable();
+    table.json('readings').notNullable();
+    code(table, 'grade', 1).nullable();
+    table.string('limiting', 60).nullable();
+    code(table, 'bin', 12).nullable().index();
+    id(table, 'assigned_to').nullable().index();
+    table.boolean('is_data_cleared').notNullable();
+    versioned(table);
+    table.index(['place', 'interchange', 'grade']);
+  });
+
+export const events = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('events', (table) => {
+    id(table, 'id').primary();
+    table.bigInteger('position').unsigned().notNullable().unique();
+    code(table, 'type', 24).notNullable();
+    id(table, 'subject_id').notNullable();
+    table.integer('expects').unsigned().nullable();
+    id(table, 'person_id').notNullable();
+    code(table, 'bench', 20).notNullable();
+    table.specificType('client_at', 'datetime(3)').notNullable();
+    table.specificType('server_at', 'datetime(3)').notNullable();
+    id(table, 'parcel_id').nullable();
+    id(table, 'unit_id').nullable().index();
+    id(table, 'part_id').nullable().index();
+    code(table, 'model_id', 60).nullable();
+    code(table, 'part_ref', 60).nullable();
+    id(table, 'undoes').nullable().unique();
+    table.json('payload').notNullable();
+    table.json('touched').notNullable();
+    table.index(['type', 'server_at']);
+  });

@@ -1,0 +1,64 @@
+import type { Knex } from 'knex';
+import type { Parcel, ParcelLine } from '@/core/bench/entities';
+import type { UnitStage } from '@/core/bench/stages';
+import type { ParcelLineRow, ParcelRow } from '@/data/rows';
+import { toLine, toParcel } from './parcelRows';
+
+export async function listParcels(db: Knex): Promise<readonly Parcel[]> {
+  const rows = (await db('parcels').orderBy([{ column: 'received_on', order: 'desc' }, 'code'])) as ParcelRow[];
+  return rows.map(toParcel);
+}
+
+export async function findParcel(db: Knex, id: string): Promise<Parcel | undefined> {
+  const row = (await db('parcels').where({ id }).first()) as ParcelRow | undefined;
+  return row && toParcel(row);
+}
+
+/** How many units of every parcel are at each stage. */
+export async function stageCounts(
+  db: Knex,
+): Promise<readonly { readonly parcelId: string; readonly stage: UnitStage; readonly count: number }[]> {
+  return (await db('units')
+    .select({ parcelId: 'parcel_id', stage: 'stage' })
+    .count({ count: '*' })
+    .groupBy('parcel_id', 'stage')) as {
+    parcelId: string;
+    stage: UnitStage;
+    count: number;
+  }[];
+}
+
+/** Expected lines that no unit has been tagged for, in order. */
+export async function openLines(db: Knex, parcelId: string, limit: number): Promise<readonly ParcelLine[]> {
+  const rows = (await db('parcel_lines as l')
+    .leftJoin('units as u', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
+    .where('l.parcel_id', parcelId)
+    .whereNull('u.id')
+    .select('l.*')
+    .orderBy('l.line_no')
+    .limit(limit)) as ParcelLineRow[];
+  return rows.map(toLine);
+}
+
+export async function countOpenLines(db: Knex): Promise<number> {
+  const row = (await db('parcel_lines as l')
+    .leftJoin('units as u', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
+    .whereNull('u.id')
+    .count({ n: '*' })
+    .first()) as { n: number } | undefined;
+  return row?.n ?? 0;
+}
+
+export async function findLine(db: Knex, parcelId: string, lineNo: number): Promise<ParcelLine | undefined> {
+  const row = (await db('parcel_lines').where({ parcel_id: parcelId, line_no: lineNo }).first()) as
+    ParcelLineRow | undefined;
+  return row && toLine(row);
+}
+
+/** Serials of units that are in the house, to ask about when a manifest names one again. */
+export async function serialsInHouse(db: Knex): Promise<ReadonlySet<string>> {
+  const rows = (await db('units').whereNotNull('serial').whereNot('stage', 'sent').select('serial')) as {
+    serial: string;
+  }[];
+  return new Set(rows.map(({ serial }) => serial));
+}

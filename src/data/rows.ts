@@ -1,0 +1,223 @@
+import type { Mark, Part, SheetState, Unit } from '@/core/bench/entities';
+import type { EventType, Touched } from '@/core/bench/events';
+import type { Model } from '@/core/procedure/model';
+import type { Role } from '@/core/people/roles';
+
+/** The tables' rows, once. A test compares every list of columns with `information_schema`. */
+export interface ParcelRow {
+  id: string;
+  code: string;
+  supplier: string;
+  price_paid_cents: number;
+  transport_cents: number;
+  received_on: string;
+  line_count: number;
+  version: number;
+  last_event_id: string;
+}
+
+export interface ParcelLineRow {
+  id: string;
+  parcel_id: string;
+  line_no: number;
+  maker: string;
+  model: string;
+  serial: string;
+  note: string;
+  version: number;
+  last_event_id: string;
+}
+
+export interface UnitRow {
+  id: string;
+  tag: string;
+  parcel_id: string;
+  line_no: number | null;
+  stage: Unit['stage'];
+  model_id: string | null;
+  model_version: number | null;
+  revision: string | null;
+  configuration: string | null;
+  variant: string | null;
+  serial: string | null;
+  marks: readonly Mark[];
+  tests: Unit['tests'];
+  disposition: Unit['disposition'];
+  apart_place: Unit['apartPlace'];
+  is_wiped: number;
+  sheet: SheetState | null;
+  assigned: Unit['assigned'];
+  fitted: Unit['fitted'];
+  proof: Unit['proof'];
+  sale_grade: Unit['saleGrade'];
+  shipment: string | null;
+  version: number;
+  last_event_id: string;
+}
+
+export interface PartRow {
+  id: string;
+  tag: string;
+  part_ref: string;
+  model_id: string;
+  category: Part['category'];
+  interchange: string;
+  unit_id: string;
+  state: Part['state'];
+  place: Part['place'];
+  readings: Part['readings'];
+  grade: Part['grade'];
+  limiting: string | null;
+  bin: string | null;
+  assigned_to: string | null;
+  is_data_cleared: number;
+  version: number;
+  last_event_id: string;
+}
+
+export interface EventRow {
+  id: string;
+  position: number;
+  type: EventType;
+  subject_id: string;
+  expects: number | null;
+  person_id: string;
+  bench: string;
+  client_at: Date;
+  server_at: Date;
+  parcel_id: string | null;
+  unit_id: string | null;
+  part_id: string | null;
+  model_id: string | null;
+  part_ref: string | null;
+  undoes: string | null;
+  payload: unknown;
+  touched: readonly Touched[];
+}
+
+export interface ModelRow {
+  id: string;
+  version: number;
+  name: string;
+  document: Model;
+  published_at: Date;
+}
+
+export interface PersonRow {
+  id: string;
+  name: string;
+  role: Role;
+  pin_hash: string;
+  failed_count: number;
+  locked_until: Date | null;
+}
+
+export interface BenchRow {
+  id: string;
+  name: string;
+}
+
+export interface BinRow {
+  code: string;
+  walk: number;
+}
+
+export interface CounterRow {
+  name: string;
+  n: number;
+}
+
+/** Columns of every table, for the test that holds them against the database. */
+export const columns = {
+  parcels: [
+    'id',
+    'code',
+    'supplier',
+    'price_paid_cents',
+    'transport_cents',
+    'received_on',
+    'line_count',
+    'version',
+    'last_event_id',
+  ] satisfies (keyof ParcelRow)[],
+  parcel_lines: [
+    'id',
+    'parcel_id',
+    'line_no',
+    'maker',
+    'model',
+    'serial',
+    'note',
+    'version',
+    'last_event_id',
+  ] satisfies (keyof ParcelLineRow)[],
+  units: [
+    'id',
+    'tag',
+    'parcel_id',
+    'line_no',
+    'stage',
+    'model_id',
+    'model_version',
+    'revision',
+    'configuration',
+    'variant',
+    'serial',
+    'marks',
+    'tests',
+    'disposition',
+    'apart_place',
+    'is_wiped',
+    'sheet',
+    'assigned',
+    'fitted',
+    'proof',
+    'sale_grade',
+    'shipment',
+    'version',
+    'last_event_id',
+  ] satisfies (keyof UnitRow)[],
+  parts: [
+    'id',
+    'tag',
+    'part_ref',
+    'model_id',
+    'category',
+    'interchange',
+    'unit_id',
+    'state',
+    'place',
+    'readings',
+    'grade',
+    'limiting',
+    'bin',
+    'assigned_to',
+    'is_data_cleared',
+    'version',
+    'last_event_id',
+  ] satisfies (keyof PartRow)[],
+  events: [
+    'id',
+    'position',
+    'type',
+    'subject_id',
+    'expects',
+    'person_id',
+    'bench',
+    'client_at',
+    'server_at',
+    'parcel_id',
+    'unit_id',
+    'part_id',
+    'model_id',
+    'part_ref',
+    'undoes',
+    'payload',
+    'touched',
+  ] satisfies (keyof EventRow)[],
+  models: ['id', 'version', 'name', 'document', 'published_at'] satisfies (keyof ModelRow)[],
+  people: ['id', 'name', 'role', 'pin_hash', 'failed_count', 'locked_until'] satisfies (keyof PersonRow)[],
+  benches: ['id', 'name'] satisfies (keyof BenchRow)[],
+  bins: ['code', 'walk'] satisfies (keyof BinRow)[],
+  counters: ['name', 'n'] satisfies (keyof CounterRow)[],
+};

@@ -1,0 +1,61 @@
+import type { Unit } from '@/core/bench/entities';
+import type { UnitRow } from '@/data/rows';
+
+export function toUnit(row: UnitRow): Unit {
+  return {
+    id: row.id,
+    tag: row.tag,
+    parcelId: row.parcel_id,
+    lineNo: row.line_no,
+    stage: row.stage,
+    modelId: row.model_id,
+    modelVersion: row.model_version,
+    revision: row.revision,
+    configuration: row.configuration,
+    variant: row.variant,
+    serial: row.serial,
+    marks: row.marks,
+    tests: row.tests,
+    disposition: row.disposition,
+    apartPlace: row.apart_place,
+    isWiped: row.is_wiped === 1,
+    sheet: row.sheet,
+    assigned: row.assigned,
+    fitted: row.fitted,
+    proof: row.proof,
+    saleGrade: row.sale_grade,
+    shipment: row.shipment,
+    version: row.version,
+    lastEventId: row.last_event_id,
+  };
+}
+
+/** A unit as columns. JSON is written as text: the driver would spread an array over several values. */
+export function fromUnit(unit: Unit): Record<keyof UnitRow, string | number | null> {
+  return {
+    id: unit.id,
+    tag: unit.tag,
+    parcel_id: unit.parcelId,
+    line_no: unit.lineNo,
+    stage: unit.stage,
+    model_id: unit.modelId,
+    model_version: unit.modelVersion,
+    revision: unit.revision,
+    configuration: unit.configuration,
+    variant: unit.variant,
+    serial: unit.serial,
+    marks: JSON.stringify(unit.marks),
+    tests: JSON.stringify(unit.tests),
+    disposition: unit.disposition,
+    apart_place: unit.apartPlace,
+    is_wiped: unit.isWiped ? 1 : 0,
+    sheet: unit.sheet && JSON.stringify(unit.sheet),
+    assigned: JSON.stringify(unit.assigned),
+    fitted: JSON.stringify(unit.fitted),
+    proof: JSON.stringify(unit.proof),
+    sale_grade: unit.saleGrade,
+    shipment: unit.shipment,
+    version: unit.version,
+    last_event_id: unit.lastEventId,
+  };
+}

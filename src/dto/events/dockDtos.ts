@@ -1,0 +1,47 @@
+import { IsInt, IsISO8601, IsOptional, IsUUID, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
+import type { Payloads } from '@/core/bench/events';
+
+const mostCents = 1_000_000_000;
+
+export class ParcelMadeDto implements Omit<Payloads['parcel-made'], never> {
+  @Length(2, 40)
+  @Matches(/^[\p{L}\p{N} ,.'’/-]+$/u, { message: 'it may hold letters, digits, blanks and , . / -' })
+  code!: string;
+
+  @Length(1, 80)
+  supplier!: string;
+
+  @IsInt()
+  @Min(0)
+  @Max(mostCents)
+  pricePaidCents!: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(mostCents)
+  transportCents!: number;
+
+  @IsISO8601({ strict: true })
+  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'it must be a date like 2026-11-25' })
+  receivedOn!: string;
+}
+
+export class UnitTaggedDto implements Omit<Payloads['unit-tagged'], 'tag'> {
+  @IsUUID()
+  parcelId!: string;
+
+  @ValidateIf((dto: UnitTaggedDto) => dto.lineNo !== null)
+  @IsInt()
+  @Min(1)
+  lineNo!: number | null;
+}
+
+export class UndoneDto implements Omit<Payloads['undone'], never> {
+  @IsUUID()
+  eventId!: string;
+}
+
+export class NothingDto {
+  @IsOptional()
+  nothing?: undefined;
+}

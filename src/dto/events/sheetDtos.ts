@@ -1,0 +1,109 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import type { PartTrouble } from '@/core/bench/entities';
+import type { FreedPart, Payloads } from '@/core/bench/events';
+import {
+  defectCodes,
+  partStates,
+  screwTroubles,
+  type DefectCode,
+  type PartState,
+  type ScrewTroubleKind,
+} from '@/core/bench/stages';
+import { sheetKinds, type SheetKind } from '@/core/teardown/runSheet';
+
+const stepPattern = /^(out|back|gate):[a-z0-9-]+$/;
+const longestStepSeconds = 24 * 3600;
+
+export class SheetStartedDto implements Omit<Payloads['sheet-started'], never> {
+  @IsIn(sheetKinds)
+  kind!: SheetKind;
+
+  @IsArray()
+  @ArrayMaxSize(100)
+  @IsString({ each: true })
+  targets!: string[];
+}
+
+export class FreedPartDto implements Omit<FreedPart, 'tag'> {
+  @IsUUID()
+  partId!: string;
+
+  @Length(1, 60)
+  partRef!: string;
+
+  @IsIn(partStates)
+  state!: PartState;
+}
+
+export class StepDoneDto implements Omit<Payloads['step-done'], never> {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @IsNumber()
+  @Min(0)
+  @Max(longestStepSeconds)
+  seconds!: number;
+
+  @IsArray()
+  @ArrayMaxSize(50)
+  @ValidateNested({ each: true })
+  @Type(() => FreedPartDto)
+  freed!: FreedPartDto[];
+}
+
+export class PartTroubleDto implements PartTrouble {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @Length(1, 60)
+  partRef!: string;
+
+  @IsIn(partStates.filter((state) => state !== 'sound'))
+  state!: PartTrouble['state'];
+
+  @ValidateIf((dto: PartTroubleDto) => dto.defectCode !== null)
+  @IsIn(defectCodes)
+  defectCode!: DefectCode | null;
+}
+
+export class ScrewTroubleDto implements Omit<Payloads['screw-trouble'], never> {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @IsIn(screwTroubles)
+  kind!: ScrewTroubleKind;
+
+  @IsInt()
+  @Min(1)
+  @Max(50)
+  count!: number;
+}
+
+export class GateJudgedDto implements Omit<Payloads['gate-judged'], never> {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @IsBoolean()
+  hasPassed!: boolean;
+}
+
+export class BecauseDto {
+  @Length(1, 200)
+  because!: string;
+}

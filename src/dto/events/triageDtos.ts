@@ -1,0 +1,89 @@
+import { Type } from 'class-transformer';
+import { IsIn, IsInt, IsObject, Length, Matches, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
+import type { Mark } from '@/core/bench/entities';
+import type { Payloads } from '@/core/bench/events';
+import {
+  apartPlaces,
+  dispositions,
+  wipeMethods,
+  type ApartPlace,
+  type Disposition,
+  type WipeMethod,
+} from '@/core/bench/stages';
+import {
+  deviceTests,
+  findings,
+  testResults,
+  type DeviceTest,
+  type Finding,
+  type TestResult,
+} from '@/core/procedure/vocabulary';
+
+const idPattern = /^[a-z0-9][a-z0-9-]*$/;
+
+export class UnitIdentifiedDto implements Omit<Payloads['unit-identified'], never> {
+  @Matches(idPattern)
+  modelId!: string;
+
+  @IsInt()
+  @Min(1)
+  modelVersion!: number;
+
+  @Matches(idPattern)
+  revision!: string;
+
+  @Matches(idPattern)
+  configuration!: string;
+
+  @Matches(idPattern)
+  variant!: string;
+
+  @Length(0, 60)
+  serial!: string;
+}
+
+export class MarkDto implements Mark {
+  @IsIn(findings)
+  kind!: Finding;
+
+  @Matches(idPattern)
+  face!: string;
+
+  @IsInt()
+  @Min(1)
+  @Max(9)
+  field!: number;
+}
+
+export class MarkPlacedDto implements Omit<Payloads['mark-placed'], never> {
+  @IsObject()
+  @ValidateNested()
+  @Type(() => MarkDto)
+  mark!: MarkDto;
+}
+
+/** Quick tests at triage and proofs before sale are noted alike. */
+export class TestNotedDto implements Omit<Payloads['test-noted'], never> {
+  @IsIn(deviceTests)
+  test!: DeviceTest;
+
+  @IsIn(testResults)
+  result!: TestResult;
+}
+
+export class WipeRecordedDto implements Omit<Payloads['wipe-recorded'], never> {
+  @IsIn(wipeMethods)
+  method!: WipeMethod;
+}
+
+export class UnitDecidedDto implements Omit<Payloads['unit-decided'], never> {
+  @IsIn(dispositions)
+  disposition!: Disposition;
+
+  @IsIn(dispositions)
+  proposed!: Disposition;
+
+  @ValidateIf((dto: UnitDecidedDto) => dto.apartPlace !== null)
+  @IsIn(apartPlaces)
+  apartPlace!: ApartPlace | null;
+}

@@ -1,0 +1,34 @@
+import type { Knex } from 'knex';
+import type { Model } from '@/core/procedure/model';
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { isDuplicate } from '@/data/errors';
+import { insertModel, newestVersion } from '@/data/models/modelRepository';
+import { readModelDocument } from '@/files/readModelDocument';
+
+/**
+ * Publishes a model document. A version once published is never changed: units keep the one they were planned with.
+ *
+ * @refuses 'model-invalid' with the first fault and how many there are; 'code-taken' for a version not above the newest
+ */
+export async function importModel(db: Knex, text: string, now: Date): Promise<Outcome<Model>> {
+  const { model, problems } = readModelDocument(text);
+  if (!model) {
+    const [first] = problems;
+    return refuse('model-invalid', {
+      count: problems.length,
+      place: first?.place ?? '',
+      says: first?.says ?? '',
+      mend: first?.mend ?? '',
+    });
+  }
+  const newest = await newestVersion(db, model.id);
+  const taken = refuse('code-taken', { code: `${model.maker} ${model.name}, version ${model.version}` });
+  if (newest !== undefined && model.version <= newest) return taken;
+  try {
+    await insertModel(db, model, now);
+  } catch (error) {
+    if (isDuplicate(error)) return taken;
+    throw error;
+  }
+  return accept(model);
+}

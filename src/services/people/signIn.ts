@@ -1,0 +1,47 @@
+import { verify } from '@node-rs/argon2';
+import type { Knex } from 'knex';
+import { afterWrongPin, isLocked, lockMinutes, pinTries } from '@/core/people/lockOut';
+import type { Person } from '@/core/people/roles';
+import { accept, refuse, type Outcome, type Refusal } from '@/core/shared/outcome';
+import { findPersonForUpdate, listBenches, savePinState } from '@/data/people/peopleRepository';
+import { transaction } from '@/data/transaction';
+
+/**
+ * Checks a PIN. Every try counts under a lock on the person's row, so that many at once cannot slip past the count.
+ *
+ * @refuses 'pin-wrong' with the tries left, 'pin-locked' with the minutes to wait
+ */
+export async function signIn(
+  db: Knex,
+  given: { readonly personId: string; readonly pin: string; readonly bench: string },
+  now: Date,
+): Promise<Outcome<Person>> {
+  const benches = await listBenches(db);
+  const bench = benches.find(({ id }) => id === given.bench);
+  if (!bench) return refuse('bad-input', { field: 'bench', says: 'choose one of the benches' });
+  // The failed count must stay even though the answer is a refusal, so the refusal leaves the transaction as a value.
+  const checked = await transaction<Person | Refusal>(db, async (trx) => {
+    const person = await findPersonForUpdate(trx, given.personId);
+    if (!person) return refuse('not-found', { id: given.personId });
+    const state = { failedCount: person.failed_count, lockedUntil: person.locked_until };
+    if (isLocked(state, now)) return accept(locked(state.lockedUntil as Date, now));
+    if (await verify(person.pin_hash, given.pin)) {
+      await savePinState(trx, person.id, { failedCount: 0, lockedUntil: null });
+      return accept({ id: person.id, name: person.name, role: person.role, bench: bench.id });
+    }
+    const after = afterWrongPin(state, now);
+    await savePinState(trx, person.id, after);
+    return accept(
+      after.lockedUntil
+        ? locked(after.lockedUntil, now)
+        : { reason: 'pin-wrong', facts: { left: pinTries - after.failedCount } },
+    );
+  });
+  if (!checked.ok) return checked;
+  return 'reason' in checked.value ? { ok: false, refusal: checked.value } : accept(checked.value);
+}
+
+const locked = (until: Date, now: Date): Refusal => ({
+  reason: 'pin-locked',
+  facts: { minutes: Math.min(lockMinutes, Math.ceil((until.getTime() - now.getTime()) / 60_000)) },
+});
