@@ -1,6 +1,6 @@
 import type { Readings } from '@/core/grading/rules';
 import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
-import type { SaleGrade } from '@/core/shared/grades';
+import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { SheetKind } from '@/core/teardown/runSheet';
 import type { Entities, EntityKind, Mark, ParcelLine, PartTrouble, ScrewTrouble } from './entities';
 import type { ApartPlace, Disposition, PartState, WipeMethod } from './stages';
@@ -11,6 +11,13 @@ export interface FreedPart {
   readonly partRef: string;
   readonly state: PartState;
   readonly tag?: string;
+}
+
+/** A grade as it was given, with what limited it and by which rules. */
+export interface GradeVerdict {
+  readonly grade: Grade;
+  readonly limiting: string;
+  readonly rules: number;
 }
 
 /** Everything that can happen, with what each fact says. */
@@ -49,7 +56,8 @@ export interface Payloads {
   'screw-trouble': ScrewTrouble;
   'gate-judged': { readonly stepId: string; readonly hasPassed: boolean };
   'sheet-closed': { readonly because: string };
-  'part-graded': { readonly readings: Readings };
+  /** The verdict is written in by the server, so that the log keeps it when the rules change. */
+  'part-graded': { readonly readings: Readings; readonly verdict?: GradeVerdict };
   'part-shelved': { readonly bin: string };
   'part-scrapped': { readonly because: string };
   'part-assigned': { readonly slot: string; readonly partId: string };

@@ -1,5 +1,7 @@
 import { subjectKinds, type BenchEvent } from './events';
 import type { EntityKind } from './entities';
+import { gradingRulesVersion } from '@/core/grading/rules';
+import type { Change } from './world';
 
 /** Things a fact may look at or change. A unit stands for itself and the parts assigned to it. */
 export interface Involved {
@@ -45,24 +47,32 @@ export function tagsNeeded(event: BenchEvent): { readonly unit: number; readonly
   return { unit: 0, part: 0 };
 }
 
-/** The fact with its tags filled in, in order. */
-export function withTags(
-  event: BenchEvent,
-  tags: { readonly unit: readonly string[]; readonly part: readonly string[] },
-): BenchEvent {
-  if (event.type === 'unit-tagged') {
-    return { ...event, payload: { ...(event as BenchEvent<'unit-tagged'>).payload, tag: tags.unit[0] } };
+/** What the server knows when it takes a fact in, and the log should keep. */
+export interface TakenIn {
+  readonly unitTags: readonly string[];
+  readonly partTags: readonly string[];
+  readonly changes: readonly Change[];
+}
+
+/** The fact as it goes into the log: with the tags that were given out, and the verdict on a part's readings. */
+export function completeEvent(event: BenchEvent, { unitTags, partTags, changes }: TakenIn): BenchEvent {
+  switch (event.type) {
+    case 'unit-tagged':
+      return { ...event, payload: { ...(event as BenchEvent<'unit-tagged'>).payload, tag: unitTags[0] } };
+    case 'step-done': {
+      const { payload } = event as BenchEvent<'step-done'>;
+      const left = [...partTags];
+      const freed = payload.freed.map((item) => (item.state === 'missing' ? item : { ...item, tag: left.shift() }));
+      return { ...event, payload: { ...payload, freed } };
+    }
+    case 'part-graded': {
+      const [change] = changes;
+      if (change?.kind !== 'part' || !change.after?.grade || !change.after.limiting) return event;
+      const { grade, limiting } = change.after;
+      const { readings } = (event as BenchEvent<'part-graded'>).payload;
+      return { ...event, payload: { readings, verdict: { grade, limiting, rules: gradingRulesVersion } } };
+    }
+    default:
+      return event;
   }
-  if (event.type === 'step-done') {
-    const { payload } = event as BenchEvent<'step-done'>;
-    const left = [...tags.part];
-    return {
-      ...event,
-      payload: {
-        ...payload,
-        freed: payload.freed.map((item) => (item.state === 'missing' ? item : { ...item, tag: left.shift() })),
-      },
-    };
-  }
-  return event;
 }

@@ -16,13 +16,12 @@ export const partEffects: Effects<'part-graded' | 'part-shelved' | 'part-scrappe
   'part-graded': (world, event) => {
     const found = partAt(world, event, 'grade', 'to-shelve');
     if (!found.ok) return found;
-    const judged = gradePart(found.value.category, event.payload.readings);
+    const { readings, verdict } = event.payload;
+    const judged = verdict ? accept(verdict) : gradePart(found.value.category, readings);
     if (!judged.ok) return judged;
     const { grade, limiting } = judged.value;
     const place = grade === 'X' ? 'scrap' : 'to-shelve';
-    return accept([
-      partChange(found.value, { ...found.value, readings: event.payload.readings, grade, limiting, place }),
-    ]);
+    return accept([partChange(found.value, { ...found.value, readings, grade, limiting, place })]);
   },
 
   'part-shelved': (world, event) => {

@@ -27,8 +27,11 @@ export async function findEvent(db: Knex, id: string): Promise<RecordedEvent | u
 
 /** Facts after a position, in order. Positions have no gaps, so nothing can appear behind a reader's back. */
 export async function eventsAfter(db: Knex, position: number, limit: number): Promise<readonly RecordedEvent[]> {
-  const rows = (await db('events').where('position', '>', position).orderBy('position').limit(limit)) as EventRow[];
-  return rows.map(toRecorded);
+  return (await eventRowsAfter(db, position, limit)).map(toRecorded);
+}
+
+export async function eventRowsAfter(db: Knex, position: number, limit: number): Promise<readonly EventRow[]> {
+  return (await db('events').where('position', '>', position).orderBy('position').limit(limit)) as EventRow[];
 }
 
 export async function lastPosition(db: Knex): Promise<number> {

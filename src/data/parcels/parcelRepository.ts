@@ -49,16 +49,27 @@ export async function countOpenLines(db: Knex): Promise<number> {
   return row?.n ?? 0;
 }
 
-export async function findLine(db: Knex, parcelId: string, lineNo: number): Promise<ParcelLine | undefined> {
-  const row = (await db('parcel_lines').where({ parcel_id: parcelId, line_no: lineNo }).first()) as
-    ParcelLineRow | undefined;
-  return row && toLine(row);
-}
-
 /** Serials of units that are in the house, to ask about when a manifest names one again. */
 export async function serialsInHouse(db: Knex): Promise<ReadonlySet<string>> {
   const rows = (await db('units').whereNotNull('serial').whereNot('stage', 'sent').select('serial')) as {
     serial: string;
   }[];
   return new Set(rows.map(({ serial }) => serial));
+}
+
+/** The manifest lines of some units, by unit id. */
+export async function linesOfUnits(
+  db: Knex,
+  units: readonly { readonly id: string; readonly parcelId: string; readonly lineNo: number | null }[],
+): Promise<Readonly<Record<string, ParcelLine>>> {
+  const keys = units.flatMap(({ parcelId, lineNo }) => (lineNo === null ? [] : [`${parcelId}/${lineNo}`]));
+  if (keys.length === 0) return {};
+  const rows = (await db('parcel_lines').whereIn('id', keys)) as ParcelLineRow[];
+  const lines = new Map(rows.map((row) => [row.id, toLine(row)]));
+  return Object.fromEntries(
+    units.flatMap(({ id, parcelId, lineNo }) => {
+      const line = lines.get(`${parcelId}/${lineNo}`);
+      return line ? [[id, line]] : [];
+    }),
+  );
 }

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { applyEvent } from '@/core/bench/applyEvent';
 import type { Entities, EntityKind } from '@/core/bench/entities';
 import type { BenchEvent, RecordedEvent } from '@/core/bench/events';
-import { tagsNeeded, withTags } from '@/core/bench/involved';
+import { completeEvent, tagsNeeded } from '@/core/bench/involved';
 import type { Change } from '@/core/bench/world';
 import { isAtLeastRole, mayTakeBack, roleForEvent, type Person } from '@/core/people/roles';
 import { accept, refuse, type Outcome, type Refusal } from '@/core/shared/outcome';
@@ -63,7 +63,7 @@ async function record(trx: Knex, person: Person, given: BenchEvent, now: Date): 
   const world = await loadWorld(trx, given);
   const judged = applyEvent(world, given);
   if (!judged.ok) return judged;
-  const event = await tagged(trx, given);
+  const event = await complete(trx, given, judged.value);
   const outcome = event === given ? judged : applyEvent(world, event);
   if (!outcome.ok) return outcome;
   await saveChanges(trx, outcome.value);
@@ -72,19 +72,17 @@ async function record(trx: Knex, person: Person, given: BenchEvent, now: Date): 
   return accept({ id: event.id, position, isRepeat: false, results: resultsOf(outcome.value) });
 }
 
-/** Gives out the tags that a fact needs. */
-async function tagged(trx: Knex, event: BenchEvent): Promise<BenchEvent> {
+/** Gives out the tags that a fact needs, and writes down what the log should keep. */
+async function complete(trx: Knex, event: BenchEvent, changes: readonly Change[]): Promise<BenchEvent> {
   const needed = tagsNeeded(event);
-  if (needed.unit + needed.part === 0) return event;
   const take = async (counter: 'unit-tag' | 'part-tag', letter: 'U' | 'P', count: number) => {
     if (count === 0) return [];
     const first = await takeNumbers(trx, counter, count);
     return Array.from({ length: count }, (_, at) => formatTag(letter, first + at));
   };
-  return withTags(event, {
-    unit: await take('unit-tag', 'U', needed.unit),
-    part: await take('part-tag', 'P', needed.part),
-  });
+  const unitTags = await take('unit-tag', 'U', needed.unit);
+  const partTags = await take('part-tag', 'P', needed.part);
+  return completeEvent(event, { unitTags, partTags, changes });
 }
 
 /** Lines of a manifest are not sent back: nobody acts on one by one. */

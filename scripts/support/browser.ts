@@ -1,0 +1,71 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+export interface OpenBrowser {
+  readonly browser: Browser;
+  readonly close: () => Promise<void>;
+}
+
+/** Debian's Chromium without a window, with a fresh profile and no talk to the outside. */
+export async function openBrowser(): Promise<OpenBrowser> {
+  const profile = mkdtempSync(join(tmpdir(), 'plucky-browser-'));
+  const browser = await puppeteer.launch({
+    executablePath: process.env.PLUCKY_CHROMIUM ?? '/usr/bin/chromium',
+    userDataDir: profile,
+    defaultViewport: { width: 1280, height: 800 },
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--font-render-hinting=none',
+      '--hide-scrollbars',
+    ],
+  });
+  return {
+    browser,
+    close: async () => {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Opens a page of its own session, signed in by keys as a person would. */
+export async function signedInPage(browser: Browser, url: string, name: string, pin: string, bench = 'bench-2'): Promise<Page> {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(`${url}/sign-in`, { waitUntil: 'networkidle2' });
+  const buttons = await page.$$eval('main button[aria-pressed]', (all) => all.map(({ textContent }) => textContent ?? ''));
+  const place = buttons.findIndex((text) => text.includes(name));
+  if (place === -1) throw new Error(`signedInPage: nobody is called ${name}`);
+  await page.select('select', bench);
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press(String(place + 1) as '1');
+  await page.waitForSelector('input[type=password]:not([disabled])');
+  await page.focus('input[type=password]');
+  await page.keyboard.type(pin);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => location.pathname === '/', { timeout: 15_000 });
+  await settled(page);
+  return page;
+}
+
+/** Waits until the page is drawn and every fact is acknowledged. */
+export async function settled(page: Page): Promise<void> {
+  await page.waitForNetworkIdle({ idleTime: 250, concurrency: 1, timeout: 15_000 });
+  await page.waitForFunction(() => document.querySelector('[data-waiting]')?.getAttribute('data-waiting') !== null && !document.querySelector('[data-waiting]:not([data-waiting="0"])'), {
+    timeout: 15_000,
+  });
+}
+
+export async function useTheme(page: Page, theme: 'light' | 'dark'): Promise<void> {
+  await page.evaluate((wanted) => localStorage.setItem('theme', wanted), theme);
+  await page.reload({ waitUntil: 'networkidle2' });
+}

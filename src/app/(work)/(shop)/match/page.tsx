@@ -1,0 +1,12 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readMatch } from '@/services/match/readMatch';
+import { MatchScreen } from '@/ui/match/MatchScreen';
+
+export const metadata = { title: 'Match · Plucky Parcel' };
+
+export default async function MatchPage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
+  await guardPage();
+  const { unit } = await searchParams;
+  return <MatchScreen view={await readMatch(database())} first={unit} />;
+}

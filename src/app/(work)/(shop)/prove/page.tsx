@@ -1,0 +1,12 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readProve } from '@/services/prove/readProve';
+import { ProveScreen } from '@/ui/prove/ProveScreen';
+
+export const metadata = { title: 'Prove · Plucky Parcel' };
+
+export default async function ProvePage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
+  await guardPage();
+  const { unit } = await searchParams;
+  return <ProveScreen view={await readProve(database())} first={unit} />;
+}

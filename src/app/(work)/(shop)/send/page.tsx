@@ -1,0 +1,12 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readSend } from '@/services/send/readSend';
+import { SendScreen } from '@/ui/send/SendScreen';
+import { openShipmentAction } from './actions';
+
+export const metadata = { title: 'Send · Plucky Parcel' };
+
+export default async function SendPage() {
+  await guardPage();
+  return <SendScreen view={await readSend(database())} openShipment={openShipmentAction} />;
+}

@@ -1,0 +1,14 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readThing } from '@/services/things/readThing';
+import { ThingScreen } from '@/ui/things/ThingScreen';
+import { UnknownTag } from '@/ui/things/UnknownTag';
+
+export const metadata = { title: 'Tag · Plucky Parcel' };
+
+export default async function ThingPage({ params }: { readonly params: Promise<{ tag: string }> }) {
+  await guardPage();
+  const tag = decodeURIComponent((await params).tag);
+  const thing = await readThing(database(), tag);
+  return thing ? <ThingScreen thing={thing} /> : <UnknownTag tag={tag} />;
+}

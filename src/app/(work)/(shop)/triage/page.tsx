@@ -1,0 +1,12 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readTriage } from '@/services/triage/readTriage';
+import { TriageScreen } from '@/ui/triage/TriageScreen';
+
+export const metadata = { title: 'Triage · Plucky Parcel' };
+
+export default async function TriagePage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
+  await guardPage();
+  const { unit } = await searchParams;
+  return <TriageScreen view={await readTriage(database())} first={unit} />;
+}

@@ -1,0 +1,11 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readYields } from '@/services/yields/readYields';
+import { YieldScreen } from '@/ui/yield/YieldScreen';
+
+export const metadata = { title: 'Yield · Plucky Parcel' };
+
+export default async function YieldPage() {
+  await guardPage();
+  return <YieldScreen view={await readYields(database(), new Date())} />;
+}

@@ -1,0 +1,13 @@
+import { NextResponse } from 'next/server';
+import { database } from '@/data/connection';
+import { lastPosition } from '@/data/events/eventRepository';
+
+/** Open to everyone: says only whether application and database answer. */
+export async function GET(): Promise<Response> {
+  try {
+    await lastPosition(database());
+    return NextResponse.json({ application: 'answers', database: 'answers' });
+  } catch {
+    return NextResponse.json({ application: 'answers', database: 'away' }, { status: 503 });
+  }
+}

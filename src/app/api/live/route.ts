@@ -1,0 +1,40 @@
+import { guardRoute } from '@/app/access';
+import { positionFeed } from './positionFeed';
+
+export const dynamic = 'force-dynamic';
+const heartbeatMs = 20_000;
+
+/** A stream that says the newest position of the log whenever it grew. */
+export const GET = guardRoute('viewer', async (request) => {
+  const encoder = new TextEncoder();
+  let end = () => {};
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const say = (text: string) => controller.enqueue(encoder.encode(text));
+      say(': here\n\n');
+      const stop = positionFeed().listen((position) => say(`event: position\ndata: ${position}\n\n`));
+      const beat = setInterval(() => say(': still here\n\n'), heartbeatMs);
+      let isOver = false;
+      end = () => {
+        if (isOver) return;
+        isOver = true;
+        stop();
+        clearInterval(beat);
+        try {
+          controller.close();
+        } catch {
+          // The other side closed it first.
+        }
+      };
+      request.signal.addEventListener('abort', end);
+    },
+    cancel: () => end(),
+  });
+  return new Response(stream, {
+    headers: {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-cache, no-transform',
+      connection: 'keep-alive',
+    },
+  });
+});

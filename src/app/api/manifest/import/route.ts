@@ -1,0 +1,42 @@
+import { NextResponse } from 'next/server';
+import { answerRefusal, guardRoute } from '@/app/access';
+import type { BenchEvent } from '@/core/bench/events';
+import { refuse } from '@/core/shared/outcome';
+import { database } from '@/data/connection';
+import { parseDto } from '@/dto/parseDto';
+import { ImportManifestDto } from '@/dto/dock/ImportManifestDto';
+import { previewManifest } from '@/services/dock/previewManifest';
+import { recordEvent } from '@/services/events/recordEvent';
+import { uploadedFile } from '../uploadedFile';
+
+/** Takes the good rows of a manifest in as one fact. The same id sent twice takes them in once. */
+export const POST = guardRoute('technician', async (request, person) => {
+  const file = await uploadedFile(request);
+  if (!file.ok) return answerRefusal(file);
+  const { form, bytes, name } = file.value;
+  const asked = parseDto(ImportManifestDto, {
+    eventId: form.get('eventId'),
+    parcelId: form.get('parcelId'),
+    expects: Number(form.get('expects')),
+    takesGoodRowsOnly: form.get('takesGoodRowsOnly') === 'yes',
+  });
+  if (!asked.ok) return answerRefusal(asked);
+  const read = await previewManifest(database(), bytes);
+  if (!read.ok) return answerRefusal(read);
+  if (read.value.badRows.length > 0 && !asked.value.takesGoodRowsOnly) {
+    return answerRefusal(
+      refuse('bad-input', { field: 'file', says: `${read.value.badRows.length} rows have a problem` }),
+    );
+  }
+  const now = new Date();
+  const event: BenchEvent<'lines-expected'> = {
+    id: asked.value.eventId,
+    type: 'lines-expected',
+    subjectId: asked.value.parcelId,
+    expects: asked.value.expects,
+    at: now.toISOString(),
+    payload: { fileName: name, lines: read.value.lines },
+  };
+  const outcome = await recordEvent(database(), person, event, now);
+  return outcome.ok ? NextResponse.json({ taken: read.value.lines.length }) : answerRefusal(outcome);
+});

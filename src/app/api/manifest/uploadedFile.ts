@@ -1,0 +1,19 @@
+import type { NextRequest } from 'next/server';
+import { refuse, type Outcome } from '@/core/shared/outcome';
+import { mostBytes } from '@/files/readTable';
+
+export interface UploadedFile {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  readonly form: FormData;
+}
+
+/** The file of a form, refused before it is read when it is too large. */
+export async function uploadedFile(request: NextRequest): Promise<Outcome<UploadedFile>> {
+  const length = Number(request.headers.get('content-length') ?? 0);
+  if (length > mostBytes + 10_000) return refuse('file-too-large', { most: '5 MB' });
+  const form = await request.formData().catch(() => null);
+  const file = form?.get('file');
+  if (!form || !(file instanceof File)) return refuse('bad-input', { field: 'file', says: 'choose a file' });
+  return { ok: true, value: { name: file.name.slice(0, 120), bytes: new Uint8Array(await file.arrayBuffer()), form } };
+}

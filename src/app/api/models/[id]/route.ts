@@ -1,0 +1,17 @@
+import { answerRefusal, guardRoute } from '@/app/access';
+import { refuse } from '@/core/shared/outcome';
+import { database } from '@/data/connection';
+import { readModel } from '@/services/models/readModel';
+
+interface Context {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+/** A model as its document. `?version=` names an older one. */
+export const GET = guardRoute<Context>('viewer', async (request, _person, { params }) => {
+  const { id } = await params;
+  const version = request.nextUrl.searchParams.get('version');
+  const model = await readModel(database(), id, version === null ? undefined : Number(version));
+  if (!model) return answerRefusal(refuse('unknown-model', { model: id.slice(0, 60) }), 404);
+  return new Response(`${JSON.stringify(model, null, 2)}\n`, { headers: { 'content-type': 'application/json' } });
+});

@@ -1,0 +1,5 @@
+import { NotHere } from '@/ui/base/NotHere';
+
+export default function NotFound() {
+  return <NotHere />;
+}

@@ -1,0 +1,98 @@
+import type { Knex } from 'knex';
+import type { Part } from '@/core/bench/entities';
+import type { PartPlace } from '@/core/bench/stages';
+import type { SaleGrade } from '@/core/shared/grades';
+import type { BinRow, PartRow } from '@/data/rows';
+import { toPart } from './partRows';
+
+export async function partsAt(db: Knex, places: readonly PartPlace[], limit = 500): Promise<readonly Part[]> {
+  const rows = (await db('parts').whereIn('place', places).orderBy('tag').limit(limit)) as PartRow[];
+  return rows.map(toPart);
+}
+
+export async function partsOfUnit(db: Knex, unitId: string): Promise<readonly Part[]> {
+  const rows = (await db('parts')
+    .where({ unit_id: unitId })
+    .orWhere({ assigned_to: unitId })
+    .orderBy('tag')) as PartRow[];
+  return rows.map(toPart);
+}
+
+export async function partsAssignedTo(db: Knex, unitIds: readonly string[]): Promise<readonly Part[]> {
+  const rows = (await db('parts').whereIn('assigned_to', unitIds).orderBy('tag')) as PartRow[];
+  return rows.map(toPart);
+}
+
+export async function findPart(db: Knex, where: Partial<Pick<PartRow, 'id' | 'tag'>>): Promise<Part | undefined> {
+  const row = (await db('parts').where(where).first()) as PartRow | undefined;
+  return row && toPart(row);
+}
+
+export interface ShelfQuery {
+  readonly words: string;
+  readonly from: number;
+  readonly limit: number;
+}
+
+/** Shelf parts whose tag, bin, class or name has all the words, by bin and tag, with how many there are in all. */
+export async function searchShelf(
+  db: Knex,
+  { words, from, limit }: ShelfQuery,
+): Promise<{ readonly parts: readonly Part[]; readonly total: number }> {
+  const query = () => {
+    const base = db('parts').where({ place: 'shelf' });
+    for (const word of words.split(/\s+/).filter(Boolean).slice(0, 6)) {
+      const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+      base.andWhere((either) => {
+        for (const column of ['tag', 'bin', 'part_ref', 'interchange', 'category'])
+          either.orWhereRaw(`lower(??) like lower(?)`, [column, like]);
+        if (/^[abcd]$/i.test(word)) either.orWhere({ grade: word.toUpperCase() });
+      });
+    }
+    return base;
+  };
+  const [rows, counted] = await Promise.all([
+    query().orderBy(['bin', 'tag']).offset(from).limit(limit) as Promise<PartRow[]>,
+    query().count({ n: '*' }).first() as Promise<{ n: number } | undefined>,
+  ]);
+  return { parts: rows.map(toPart), total: counted?.n ?? 0 };
+}
+
+/** What the shelf holds of each interchange class. */
+export async function shelfStock(
+  db: Knex,
+): Promise<Readonly<Record<string, { readonly grade: SaleGrade; readonly count: number }>>> {
+  const rows = (await db('parts')
+    .where({ place: 'shelf' })
+    .select('interchange')
+    .min({ grade: 'grade' })
+    .count({ count: '*' })
+    .groupBy('interchange')) as {
+    interchange: string;
+    grade: SaleGrade;
+    count: number;
+  }[];
+  return Object.fromEntries(rows.map(({ interchange, grade, count }) => [interchange, { grade, count }]));
+}
+
+export async function listBins(db: Knex): Promise<readonly string[]> {
+  return ((await db('bins').orderBy('walk')) as BinRow[]).map(({ code }) => code);
+}
+
+/** What lies in which bin, for suggesting one. */
+export async function binContents(db: Knex): Promise<readonly Pick<Part, 'interchange' | 'grade' | 'bin'>[]> {
+  return (await db('parts').whereNotNull('bin').select('interchange', 'grade', 'bin')) as Pick<
+    Part,
+    'interchange' | 'grade' | 'bin'
+  >[];
+}
+
+/** Parts on the shelf of some interchange classes. */
+export async function shelfPartsOf(db: Knex, classes: readonly string[]): Promise<readonly Part[]> {
+  const rows = (await db('parts')
+    .where({ place: 'shelf' })
+    .whereIn('interchange', classes)
+    .orderBy('tag')
+    .limit(2000)) as PartRow[];
+  return rows.map(toPart);
+}

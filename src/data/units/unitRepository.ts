@@ -1,0 +1,51 @@
+import type { Knex } from 'knex';
+import type { Unit } from '@/core/bench/entities';
+import type { UnitStage } from '@/core/bench/stages';
+import type { UnitRow } from '@/data/rows';
+import { toUnit } from './unitRows';
+
+/** Units at some stages, by tag. */
+export async function unitsAt(db: Knex, stages: readonly UnitStage[], limit = 300): Promise<readonly Unit[]> {
+  const rows = (await db('units').whereIn('stage', stages).orderBy('tag').limit(limit)) as UnitRow[];
+  return rows.map(toUnit);
+}
+
+export async function findUnit(db: Knex, where: Partial<Pick<UnitRow, 'id' | 'tag'>>): Promise<Unit | undefined> {
+  const row = (await db('units').where(where).first()) as UnitRow | undefined;
+  return row && toUnit(row);
+}
+
+export async function unitsOfShipment(db: Knex, shipment: string): Promise<readonly Unit[]> {
+  const rows = (await db('units').where({ shipment }).orderBy('tag')) as UnitRow[];
+  return rows.map(toUnit);
+}
+
+/** The latest shipments with how many units went in each. */
+export async function latestShipments(
+  db: Knex,
+  limit: number,
+): Promise<readonly { readonly shipment: string; readonly units: number }[]> {
+  return (await db('units')
+    .whereNotNull('shipment')
+    .select('shipment')
+    .count({ units: '*' })
+    .groupBy('shipment')
+    .orderBy('shipment', 'desc')
+    .limit(limit)) as {
+    shipment: string;
+    units: number;
+  }[];
+}
+
+/** The units of a parcel that were tagged last, newest first. */
+export async function unitsOfParcel(db: Knex, parcelId: string, limit: number): Promise<readonly Unit[]> {
+  const rows = (await db('units').where({ parcel_id: parcelId }).orderBy('tag', 'desc').limit(limit)) as UnitRow[];
+  return rows.map(toUnit);
+}
+
+export async function tagsOfUnits(db: Knex, ids: readonly string[]): Promise<Readonly<Record<string, string>>> {
+  const rows = (await db('units')
+    .whereIn('id', [...new Set(ids)])
+    .select('id', 'tag')) as Pick<UnitRow, 'id' | 'tag'>[];
+  return Object.fromEntries(rows.map(({ id, tag }) => [id, tag]));
+}

@@ -1,0 +1,28 @@
+import bwipjs from 'bwip-js/node';
+import { labelMm, type LabelContent } from './labelContent';
+import { mm, openPdf } from './openPdf';
+
+/** The same label as a PDF page of its own size. */
+export async function writeLabelPdf({ tag, title, fact }: LabelContent): Promise<Buffer> {
+  const { document, finish } = openPdf({ size: [mm(labelMm.width), mm(labelMm.height)], margin: 0 });
+  const code = await bwipjs.toBuffer({ bcid: 'datamatrix', text: tag, scale: 8 });
+  document
+    .moveTo(mm(8), mm(1))
+    .lineTo(mm(69), mm(1))
+    .lineTo(mm(69), mm(35))
+    .lineTo(mm(8), mm(35))
+    .lineTo(mm(1), mm(28))
+    .lineTo(mm(1), mm(8))
+    .closePath()
+    .lineWidth(0.8)
+    .stroke('#1B2A2B');
+  document.circle(mm(5.4), mm(18), mm(1.8)).stroke();
+  document.image(code, mm(10), mm(7), { width: mm(22), height: mm(22) });
+  document.fillColor('#1B2A2B').font('mono').fontSize(19).text(tag, mm(36), mm(7), { lineBreak: false });
+  document
+    .font('body')
+    .fontSize(10)
+    .text(title, mm(36), mm(17), { width: mm(32), height: mm(8), ellipsis: true });
+  document.fontSize(8).text(fact, mm(36), mm(26), { width: mm(32), height: mm(8), ellipsis: true });
+  return finish();
+}

@@ -1,0 +1,35 @@
+import type { Knex } from 'knex';
+import type { Parcel, ParcelLine, Unit } from '@/core/bench/entities';
+import type { UnitStage } from '@/core/bench/stages';
+import { listParcels, openLines, stageCounts } from '@/data/parcels/parcelRepository';
+import { unitsOfParcel } from '@/data/units/unitRepository';
+
+export interface ParcelSummary {
+  readonly parcel: Parcel;
+  readonly tagged: number;
+  readonly stages: readonly { readonly stage: UnitStage; readonly count: number }[];
+}
+
+export interface DockView {
+  readonly parcels: readonly ParcelSummary[];
+  readonly open: {
+    readonly parcel: Parcel;
+    readonly lines: readonly ParcelLine[];
+    readonly units: readonly Unit[];
+  } | null;
+}
+
+const shownLines = 200;
+
+/** All parcels, and one of them open: what is still in the box and what was tagged last. */
+export async function readDock(db: Knex, parcelId: string | undefined): Promise<DockView> {
+  const [parcels, counts] = await Promise.all([listParcels(db), stageCounts(db)]);
+  const summaries = parcels.map((parcel) => {
+    const stages = counts.filter((count) => count.parcelId === parcel.id);
+    return { parcel, stages, tagged: stages.reduce((sum, { count }) => sum + count, 0) };
+  });
+  const chosen = parcels.find(({ id }) => id === parcelId) ?? parcels[0];
+  if (!chosen) return { parcels: summaries, open: null };
+  const [lines, units] = await Promise.all([openLines(db, chosen.id, shownLines), unitsOfParcel(db, chosen.id, 12)]);
+  return { parcels: summaries, open: { parcel: chosen, lines, units } };
+}

@@ -1,0 +1,28 @@
+import type { Knex } from 'knex';
+import { parseTag } from '@/core/shared/tags';
+import { findModel } from '@/data/models/modelRepository';
+import { partKinds } from '@/data/models/partKinds';
+import { findPart } from '@/data/parts/partRepository';
+import { findUnit } from '@/data/units/unitRepository';
+import type { LabelContent } from '@/files/labelContent';
+
+/** What stands on the label of a unit or part. */
+export async function readLabel(db: Knex, text: string): Promise<LabelContent | undefined> {
+  const parsed = parseTag(text);
+  if (parsed?.letter === 'U') {
+    const unit = await findUnit(db, { tag: parsed.tag });
+    if (!unit) return undefined;
+    const model =
+      unit.modelId && unit.modelVersion !== null ? await findModel(db, unit.modelId, unit.modelVersion) : undefined;
+    const fact = unit.saleGrade ? `grade ${unit.saleGrade} · ${unit.serial ?? ''}` : (unit.serial ?? 'serial not read');
+    return { tag: unit.tag, title: model ? `${model.maker} ${model.name}` : 'model not known', fact };
+  }
+  if (parsed?.letter === 'P') {
+    const part = await findPart(db, { tag: parsed.tag });
+    if (!part) return undefined;
+    const kind = (await partKinds(db))[`${part.modelId}/${part.partRef}`];
+    const fact = [part.grade && `grade ${part.grade}`, part.bin && `bin ${part.bin}`].filter(Boolean).join(' · ');
+    return { tag: part.tag, title: kind ? `${kind.modelName} ${kind.name}` : part.partRef, fact: fact || 'not graded' };
+  }
+  return undefined;
+}

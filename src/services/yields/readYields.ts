@@ -1,0 +1,44 @@
+import type { Knex } from 'knex';
+import { harvestYields, type HarvestYield } from '@/core/yields/harvestYield';
+import { pareto, type ParetoBar } from '@/core/yields/pareto';
+import { sayChange } from '@/core/yields/sayYields';
+import { partKinds } from '@/data/models/partKinds';
+import { defectCounts, type DefectCount } from '@/data/yields/defectCounts';
+import { finishedPerDay, type DayCount } from '@/data/yields/finishedPerDay';
+import { outcomeCounts } from '@/data/yields/outcomeCounts';
+
+export interface NamedYield extends HarvestYield {
+  readonly name: string;
+}
+
+export interface YieldsView {
+  readonly yields: readonly NamedYield[];
+  readonly defects: readonly ParetoBar<DefectCount & { readonly partName: string }>[];
+  readonly days: readonly DayCount[];
+  readonly headline: string;
+}
+
+const chartDays = 30;
+
+/** Where parts are lost, to what, and how many units were finished: all counted from the log. */
+export async function readYields(db: Knex, now: Date): Promise<YieldsView> {
+  const since = new Date(now.getTime() - chartDays * 24 * 3600 * 1000);
+  const [outcomes, defects, days, kinds] = await Promise.all([
+    outcomeCounts(db),
+    defectCounts(db),
+    finishedPerDay(db, since),
+    partKinds(db),
+  ]);
+  const nameOf = (modelId: string, partRef: string) => {
+    const kind = kinds[`${modelId}/${partRef}`];
+    return kind ? `${kind.modelName} ${kind.name}` : partRef;
+  };
+  const yields = harvestYields(outcomes).map((entry) => ({ ...entry, name: nameOf(entry.modelId, entry.partRef) }));
+  const causes = pareto(
+    defects.map((defect) => ({
+      item: { ...defect, partName: defect.partRef.replaceAll('-', ' ') },
+      count: defect.count,
+    })),
+  );
+  return { yields, defects: causes, days, headline: sayChange(yields) };
+}

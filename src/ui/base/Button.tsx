@@ -1,0 +1,6 @@
+'use client';
+import { chakra } from '@chakra-ui/react';
+import { buttonRecipe } from '@/ui/theme/recipes/button';
+
+export const Button = chakra('button', buttonRecipe, { defaultProps: { type: 'button' } });
+export const ButtonLink = chakra('a', buttonRecipe);

@@ -1,0 +1,53 @@
+'use client';
+import { Box, chakra } from '@chakra-ui/react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { KeyCap } from './KeyCap';
+
+const Frame = chakra('dialog', {
+  base: {
+    bg: 'sheet',
+    borderWidth: '1px',
+    borderStyle: 'solid',
+    borderColor: 'rule',
+    borderTopWidth: '3px',
+    borderTopColor: 'twine',
+    borderRadius: 'soft',
+    p: '20px 24px',
+    minW: '420px',
+    maxW: '720px',
+    maxH: '86vh',
+    overflow: 'auto',
+    m: 'auto',
+  },
+});
+
+/** The browser's own dialog: it keeps the focus inside and closes on Escape. */
+export function Dialog({
+  title,
+  onClose,
+  children,
+}: {
+  readonly title: string;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+}) {
+  const frame = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const dialog = frame.current;
+    dialog?.showModal();
+    return () => dialog?.close();
+  }, []);
+  return (
+    <Frame ref={frame} aria-label={title} onClose={onClose} onCancel={onClose}>
+      <Box display="flex" justifyContent="space-between" alignItems="center" mb="12px">
+        <Box as="h2" textStyle="figure">
+          {title}
+        </Box>
+        <Box textStyle="caption" color="inkMuted" display="flex" gap="6px" alignItems="center">
+          <KeyCap name="Escape" /> closes
+        </Box>
+      </Box>
+      {children}
+    </Frame>
+  );
+}

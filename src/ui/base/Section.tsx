@@ -1,0 +1,40 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+
+/** A named part of a screen, set off by a thin rule. */
+export function Section({
+  title,
+  note,
+  children,
+  mt = '0',
+}: {
+  readonly title: string;
+  readonly note?: ReactNode;
+  readonly children: ReactNode;
+  readonly mt?: string;
+}) {
+  return (
+    <Box as="section" mt={mt} aria-label={title}>
+      <Box
+        display="flex"
+        justifyContent="space-between"
+        alignItems="baseline"
+        gap="12px"
+        pb="8px"
+        borderBottomWidth="1px"
+        borderColor="rule"
+      >
+        <Box as="h2" textStyle="section">
+          {title}
+        </Box>
+        {note && (
+          <Box as="span" textStyle="caption" color="inkMuted">
+            {note}
+          </Box>
+        )}
+      </Box>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,132 @@
+'use client';
+import { Box, chakra } from '@chakra-ui/react';
+import type { SheetState } from '@/core/bench/entities';
+import { screwLedger } from '@/core/bench/screwLedger';
+import { screwName } from '@/core/screws/screwGroups';
+import type { Cup } from '@/core/screws/assignCups';
+import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
+import { Section } from '@/ui/base/Section';
+import { Tag } from '@/ui/base/Tag';
+import { cupRecipe } from '@/ui/theme/recipes/cup';
+import { partStateNames, screwTroubleNames } from '@/ui/words/names';
+import type { BenchProps } from './benchProps';
+
+const CupBox = chakra('li', cupRecipe);
+
+/** The tray with its active cup, what came free, and what is owed on the way back. */
+export function BenchSide({
+  unit,
+  model,
+  shop,
+  state,
+  sheet,
+  step,
+}: BenchProps & { readonly state: SheetState; readonly sheet: RunSheet; readonly step: SheetStep }) {
+  const ledger = screwLedger(sheet.steps, state.doneStepIds, state.screwTroubles);
+  const freed = shop.parts.filter((part) => part.unitId === unit.id);
+  const sound = freed.filter(({ state: how }) => how === 'sound').length;
+  return (
+    <Box
+      as="aside"
+      bg="sheet"
+      borderStartWidth="1px"
+      borderColor="rule"
+      p="16px 18px"
+      overflowY="auto"
+      display={{ base: 'none', lg: 'flex' }}
+      flexDirection="column"
+      gap="20px"
+      tabIndex={0}
+      aria-label="Tray and parts"
+    >
+      <Section
+        title={step.cups.length === 0 ? 'Tray: no screws in this step' : 'Tray'}
+        note={`${ledger.out} out · ${ledger.returned} in`}
+      >
+        <Box as="ul" display="grid" gridTemplateColumns="repeat(4, 1fr)" gap="6px" pt="10px">
+          {sheet.cups.map((cup) => (
+            <CupView key={cup.cup} cup={cup} step={step} state={state} />
+          ))}
+        </Box>
+        {sheet.cups.length === 0 && (
+          <Box textStyle="note" color="inkMuted" pt="8px">
+            No screws on this sheet.
+          </Box>
+        )}
+      </Section>
+      {state.screwTroubles.length > 0 && (
+        <Section title="Owed on the way back" note={`${ledger.toReplace} screws`}>
+          {state.screwTroubles.map((trouble, index) => (
+            <Box
+              key={index}
+              py="6px"
+              ps="10px"
+              mt="8px"
+              borderInlineStartWidth="4px"
+              borderColor="twine"
+              textStyle="note"
+            >
+              {trouble.count} screw {screwTroubleNames[trouble.kind]}: lay a fresh one beside its cup
+            </Box>
+          ))}
+        </Section>
+      )}
+      <Section title="Freed from this unit" note={freed.length > 0 ? `${sound} of ${freed.length} sound` : undefined}>
+        {freed.length === 0 && (
+          <Box textStyle="note" color="inkMuted" pt="8px">
+            Nothing yet.
+          </Box>
+        )}
+        <Box as="ul" display="grid" gap="6px" pt="10px">
+          {[...freed].reverse().map((part) => {
+            const name = model.parts.find(({ id }) => id === part.partRef)?.name ?? part.partRef;
+            return (
+              <li key={part.id}>
+                <Tag code={part.tag} fact={part.state === 'sound' ? name : `${name}, ${partStateNames[part.state]}`} />
+              </li>
+            );
+          })}
+        </Box>
+      </Section>
+    </Box>
+  );
+}
+
+function CupView({
+  cup: { cup, group, stepId },
+  step,
+  state,
+}: {
+  readonly cup: Cup;
+  readonly step: SheetStep;
+  readonly state: SheetState;
+}) {
+  const isActive = step.cups.some((active) => active.cup === cup);
+  const isFilled = state.doneStepIds.includes(stepId);
+  const isEmptied = state.doneStepIds.includes(stepId.replace('out:', 'back:'));
+  const look = isActive ? 'active' : isFilled && !isEmptied ? 'filled' : 'free';
+  return (
+    <CupBox state={look}>
+      <Box display="flex" justifyContent="space-between" alignItems="baseline">
+        <Box as="strong" fontSize="16px">
+          {cup}
+        </Box>
+        <strong>{group.count}×</strong>
+      </Box>
+      <Box>{screwName(group)}</Box>
+      <chakra.svg
+        viewBox="0 0 60 10"
+        h="9px"
+        w="100%"
+        stroke="ink"
+        strokeWidth="4"
+        fill="none"
+        mt="4px"
+        opacity={look === 'free' ? 0.4 : 1}
+        aria-hidden
+      >
+        <path d={`M3 0 V10 M3 5 H${8 + group.lengthMm * 6}`} />
+      </chakra.svg>
+    </CupBox>
+  );
+}

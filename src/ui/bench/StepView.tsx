@@ -1,0 +1,104 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { SheetState, Unit } from '@/core/bench/entities';
+import type { Model } from '@/core/procedure/model';
+import { screwName } from '@/core/screws/screwGroups';
+import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
+import { Caution } from '@/ui/base/Caution';
+import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
+import { FaceLegend } from '@/ui/drawing/FaceLegend';
+import { drawingSize } from './drawingSize';
+
+interface StepViewProps {
+  readonly model: Model;
+  readonly unit: Unit;
+  readonly step: SheetStep;
+  readonly state: SheetState;
+  readonly sheet: RunSheet;
+  readonly faceShift: number;
+}
+
+/** The step in large type with its why, what it needs, its caution, and the face to scale. */
+export function StepView({ model, unit, step, state, sheet, faceShift }: StepViewProps) {
+  const ownFace = model.faces.findIndex(({ id }) => id === step.face);
+  const face = model.faces[(ownFace + faceShift) % model.faces.length] as Model['faces'][number];
+  const operation = model.operations.find(({ id }) => id === step.operationId);
+  const outParts = partsOut(sheet, state);
+  const size = drawingSize(face);
+  const groups = step.cups.map(
+    ({ group, cup }) => `${group.count} × ${screwName(group)} ${step.leg === 'back' ? 'from' : 'to'} cup ${cup}`,
+  );
+  return (
+    <Box as="main" p="20px 26px" overflowY="auto" minW="0">
+      <Box as="h1" textStyle="instruction" aria-live="assertive">
+        {step.title}
+      </Box>
+      <Box textStyle="lead" fontSize="19px" mt="6px">
+        {step.detail}{' '}
+        <Box as="span" color="inkMuted">
+          {step.why}
+        </Box>
+      </Box>
+      <Box display="flex" flexWrap="wrap" gap="8px" my="12px">
+        {[
+          step.tool,
+          face.id === step.face ? face.name : `Looking at: ${face.name}`,
+          step.posture,
+          ...groups,
+          ...(operation?.limit && step.leg === 'out' ? [`opens ${operation.limit.mm} mm, no more`] : []),
+        ]
+          .filter((chip) => chip !== null)
+          .map((chip) => (
+            <Box key={chip} bg="sunk" px="10px" py="5px" borderRadius="soft" fontSize="16px">
+              {chip}
+            </Box>
+          ))}
+      </Box>
+      {step.needsCertificate && <Caution what="Only for certified people.">Fetch the lead before you begin.</Caution>}
+      <Box display="grid" gap="8px">
+        {step.cautions.map(({ what, instead }) => (
+          <Caution key={what} what={what}>
+            {instead}
+          </Caution>
+        ))}
+        {step.wait && (
+          <Caution tone="waiting" what={`${step.wait.minutes} min on the ${step.wait.fixture}:`}>
+            {step.wait.what}. Do something else meanwhile.
+          </Caution>
+        )}
+        {step.consumables.length > 0 && (
+          <Caution tone="sound" what="Renew:">
+            {step.consumables.map(({ name, count }) => `${count} × ${name}`).join(', ')}
+          </Caution>
+        )}
+      </Box>
+      {step.leg !== 'gate' && (
+        <Box mt="18px">
+          <FaceDrawing
+            model={model}
+            face={face}
+            joints={step.joints}
+            operation={step.leg === 'out' && face.id === step.face ? operation : undefined}
+            wanted={[...step.frees, ...step.places]}
+            outParts={outParts}
+            marks={unit.marks}
+            maxWidth={size.width}
+            maxHeight={size.height}
+          />
+          <FaceLegend
+            face={face}
+            operation={step.leg === 'out' && face.id === step.face ? operation : undefined}
+            scale={Math.min(size.width / face.widthMm, size.height / face.heightMm)}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** Parts that are out of the unit at this moment. */
+function partsOut(sheet: RunSheet, state: SheetState): readonly string[] {
+  const done = sheet.steps.filter(({ id }) => state.doneStepIds.includes(id));
+  const placed = new Set(done.flatMap(({ places }) => places));
+  return done.flatMap(({ frees }) => frees).filter((part) => !placed.has(part));
+}

@@ -1,0 +1,13 @@
+import type { Part, Unit } from '@/core/bench/entities';
+import type { Person } from '@/core/people/roles';
+import type { Model } from '@/core/procedure/model';
+import type { Shop } from '@/ui/facts/ShopProvider';
+
+/** What every part of the bench works with. */
+export interface BenchProps {
+  readonly unit: Unit;
+  readonly model: Model;
+  readonly parts: readonly Part[];
+  readonly shop: Shop;
+  readonly person: Person;
+}

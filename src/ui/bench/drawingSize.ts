@@ -1,0 +1,8 @@
+import type { Face } from '@/core/procedure/model';
+
+/** Room for a drawing at the bench: wide faces get the width, tall ones the height. */
+export const drawingSize = ({
+  widthMm,
+  heightMm,
+}: Pick<Face, 'widthMm' | 'heightMm'>): { readonly width: number; readonly height: number } =>
+  widthMm >= heightMm ? { width: 600, height: 330 } : { width: 420, height: 350 };

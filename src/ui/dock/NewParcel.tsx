@@ -1,0 +1,88 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import { v4 as makeId } from 'uuid';
+import { Button } from '@/ui/base/Button';
+import { Caution } from '@/ui/base/Caution';
+import { Dialog } from '@/ui/base/Dialog';
+import { Input } from '@/ui/base/Input';
+import { KeyCap } from '@/ui/base/KeyCap';
+import { useShopStore } from '@/ui/facts/ShopProvider';
+import { readMoney } from './readMoney';
+
+/** A parcel is made from what stands on its papers. */
+export function NewParcel({ today, onClose }: { readonly today: string; readonly onClose: () => void }) {
+  const router = useRouter();
+  const store = useShopStore();
+  const [problem, setProblem] = useState<string | null>(null);
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const text = (name: string) => String(form.get(name) ?? '').trim();
+    const pricePaidCents = readMoney(text('price'));
+    const transportCents = readMoney(text('transport') || '0');
+    if (pricePaidCents === undefined || transportCents === undefined) {
+      setProblem('Write money like 860 or 860.50. What you typed is still here.');
+      return;
+    }
+    const id = makeId();
+    const payload = {
+      code: text('code'),
+      supplier: text('supplier'),
+      pricePaidCents,
+      transportCents,
+      receivedOn: text('receivedOn'),
+    };
+    if (!store.act({ models: [] }, 'parcel-made', id, payload).ok) return;
+    onClose();
+    // The page lists it as soon as the server has it.
+    setTimeout(() => router.push(`/dock?parcel=${id}`), 250);
+  };
+  return (
+    <Dialog title="New parcel" onClose={onClose}>
+      <form onSubmit={submit}>
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="14px">
+          <Labelled label="Name" wide>
+            <Input name="code" required minLength={2} maxLength={40} placeholder="Ferry line, spring lot" autoFocus />
+          </Labelled>
+          <Labelled label="Supplier" wide>
+            <Input name="supplier" required maxLength={80} />
+          </Labelled>
+          <Labelled label="Price paid">
+            <Input name="price" required inputMode="decimal" placeholder="860.00" />
+          </Labelled>
+          <Labelled label="Transport">
+            <Input name="transport" inputMode="decimal" placeholder="0.00" />
+          </Labelled>
+          <Labelled label="Received on">
+            <Input name="receivedOn" type="date" required defaultValue={today} />
+          </Labelled>
+        </Box>
+        <Box mt="16px">{problem && <Caution what="Not yet.">{problem}</Caution>}</Box>
+        <Button type="submit" look="action" size="wide" mt="16px" w="100%">
+          <KeyCap name="Enter" /> Make the parcel
+        </Button>
+      </form>
+    </Dialog>
+  );
+}
+
+function Labelled({
+  label,
+  wide = false,
+  children,
+}: {
+  readonly label: string;
+  readonly wide?: boolean;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Box as="label" display="block" gridColumn={wide ? '1 / -1' : undefined}>
+      <Box as="span" textStyle="section" display="block" mb="4px">
+        {label}
+      </Box>
+      {children}
+    </Box>
+  );
+}

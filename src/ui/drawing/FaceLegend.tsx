@@ -1,0 +1,46 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Face, Operation } from '@/core/procedure/model';
+
+/** What the marks of a drawing say, in words, under it: the scale, the hold, the seam's depth, where no tool goes. */
+export function FaceLegend({
+  face,
+  operation,
+  scale,
+}: {
+  readonly face: Face;
+  readonly operation?: Operation;
+  readonly scale: number;
+}) {
+  const barMm = face.widthMm > 150 ? 60 : 20;
+  return (
+    <Box display="flex" flexWrap="wrap" gap="6px 20px" textStyle="note" color="inkMuted" mt="10px" alignItems="center">
+      <Box display="flex" gap="8px" alignItems="center">
+        <Box
+          w={`${barMm * scale}px`}
+          h="8px"
+          borderWidth="0 1.5px"
+          borderBottomWidth="1.5px"
+          borderColor="inkMuted"
+          borderStyle="solid"
+        />
+        {barMm} mm · {face.name}
+      </Box>
+      {operation?.hold && (
+        <Box color="action" fontWeight="600">
+          ◠ hold: {operation.hold.where}
+        </Box>
+      )}
+      {operation?.seam && operation.seam[0] && (
+        <Box color="action" fontWeight="600">
+          → along the seam, {operation.seam[0].depthMm} mm deep
+        </Box>
+      )}
+      {face.keepOut.map((zone) => (
+        <Box key={zone.label} color="danger" fontWeight="600">
+          ▨ no tool: {zone.label}
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,46 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useSyncExternalStore } from 'react';
+import { Caution } from '@/ui/base/Caution';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { sayCount } from '@/ui/words/amounts';
+import { sayRefusal } from '@/ui/words/sentences';
+import { useShopStore } from './ShopProvider';
+
+/** What the shop has to say: a fact that was refused, or facts that wait for the server. */
+export function NoticeBar() {
+  const store = useShopStore();
+  useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
+  const { notice, queueState } = store;
+  const { away, waiting } = queueState;
+  return (
+    <Box
+      position="fixed"
+      insetInline="0"
+      bottom="80px"
+      zIndex="10"
+      display="flex"
+      flexDirection="column"
+      alignItems="center"
+      gap="8px"
+      pointerEvents="none"
+      role="status"
+      aria-live="polite"
+      data-waiting={waiting}
+    >
+      {away && (
+        <Box maxW="760px" pointerEvents="auto" boxShadow="0 2px 0 0 var(--chakra-colors-waiting)">
+          <Caution tone="waiting" what={`${sayCount(waiting, 'fact')} to send.`}>
+            {sayRefusal(away)}
+          </Caution>
+        </Box>
+      )}
+      {notice && (
+        <Box maxW="760px" pointerEvents="auto" display="flex" alignItems="stretch" key={notice.key}>
+          <Caution what="Not done.">{sayRefusal(notice.refusal)}</Caution>
+          <KeyButton keyName="Escape" label="Close this" look="danger" bg="sheet" onPress={() => store.show(null)} />
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,89 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { v4 as makeId } from 'uuid';
+import type { Entities, Part, Unit } from '@/core/bench/entities';
+import type { EventType, Payloads } from '@/core/bench/events';
+import type { Outcome } from '@/core/shared/outcome';
+import { browserStore, postFacts } from './browserDoors';
+import { EventQueue } from './eventQueue';
+import { ShopStore, type Seeds } from './shopStore';
+
+const ShopContext = createContext<ShopStore | null>(null);
+
+declare global {
+  interface Window {
+    /** For `npm run bench`: how long facts took to be acknowledged. */
+    pluckyAcknowledgedMs?: readonly number[];
+  }
+}
+
+/** Holds what this browser knows ahead of the server, over all screens. */
+export function ShopProvider({ children }: { readonly children: ReactNode }) {
+  const router = useRouter();
+  const [{ store, start }] = useState(() => {
+    const holder: { queue?: EventQueue } = {};
+    let refreshing: ReturnType<typeof setTimeout> | undefined;
+    const refreshSoon = () => {
+      clearTimeout(refreshing);
+      refreshing = setTimeout(() => router.refresh(), 120);
+    };
+    const made: ShopStore = new ShopStore(
+      () => holder.queue as EventQueue,
+      makeId,
+      () => new Date(),
+      refreshSoon,
+    );
+    const begin = () => {
+      const queue = new EventQueue({
+        store: browserStore(),
+        send: postFacts,
+        later: (work, ms) => void setTimeout(work, ms),
+        onAnswer: (event, answer) => made.answered(event, answer),
+        onState: (state) => made.setQueueState(state),
+      });
+      holder.queue = queue;
+      window.pluckyAcknowledgedMs = made.acknowledgedMs;
+      void queue.resume();
+      const tryNow = () => void queue.flush();
+      window.addEventListener('online', tryNow);
+      return () => window.removeEventListener('online', tryNow);
+    };
+    return { store: made, start: begin };
+  });
+  useEffect(() => start(), [start]);
+  return <ShopContext.Provider value={store}>{children}</ShopContext.Provider>;
+}
+
+export function useShopStore(): ShopStore {
+  const store = useContext(ShopContext);
+  if (!store) throw new Error('useShopStore: no ShopProvider above');
+  return store;
+}
+
+export interface Shop {
+  readonly units: readonly Unit[];
+  readonly parts: readonly Part[];
+  readonly act: <T extends EventType>(type: T, subjectId: string, payload: Payloads[T]) => Outcome<string>;
+  readonly takeBack: (about?: string) => Outcome<string>;
+}
+
+/** The things of a screen, with what was done here laid over them, and a way to make facts about them. */
+export function useShop(seeds: Seeds): Shop {
+  const store = useShopStore();
+  const snapshot = useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
+  return useMemo(() => {
+    // The snapshot is what tells that the store's answers may differ.
+    void snapshot;
+    const laidOver = <K extends 'unit' | 'part'>(kind: K, served: readonly Entities[K][]): readonly Entities[K][] => [
+      ...served.flatMap((entity) => store.merged(kind, entity) ?? []),
+      ...store.madeHere(kind).filter(({ id, tag }) => tag === '…' && !served.some((entity) => entity.id === id)),
+    ];
+    return {
+      units: laidOver('unit', seeds.units ?? []),
+      parts: laidOver('part', seeds.parts ?? []),
+      act: (type, subjectId, payload) => store.act(seeds, type, subjectId, payload),
+      takeBack: (about) => store.takeBack(seeds, about),
+    };
+  }, [store, seeds, snapshot]);
+}

@@ -1,0 +1,42 @@
+import { openDB } from 'idb';
+import type { BenchEvent } from '@/core/bench/events';
+import { Away, type Answer, type FactStore, type Send } from './eventQueue';
+
+const storeName = 'facts';
+
+const database = () =>
+  openDB('plucky-parcel', 1, {
+    upgrade: (db) =>
+      void db.createObjectStore(storeName, { keyPath: 'order', autoIncrement: true }).createIndex('id', 'event.id'),
+  });
+
+/** Facts in this browser's own database, in the order in which they were made. */
+export function browserStore(): FactStore {
+  const opened = database();
+  return {
+    load: async () => {
+      const rows = (await (await opened).getAll(storeName)) as { event: BenchEvent }[];
+      return rows.map(({ event }) => event);
+    },
+    keep: async (event) => void (await (await opened).put(storeName, { event })),
+    drop: async (id) => {
+      const db = await opened;
+      const key = await db.getKeyFromIndex(storeName, 'id', id);
+      if (key !== undefined) await db.delete(storeName, key);
+    },
+  };
+}
+
+/** Posts facts to the application. */
+export const postFacts: Send = async (events) => {
+  const response = await fetch('/api/events', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ events }),
+  }).catch(() => undefined);
+  if (!response) throw new Away({ reason: 'server-away', facts: {} });
+  if (response.status === 401) throw new Away({ reason: 'not-signed-in', facts: {} });
+  if (response.status === 503) throw new Away({ reason: 'database-away', facts: {} });
+  if (!response.ok) throw new Away({ reason: 'fault', facts: {} });
+  return ((await response.json()) as { answers: readonly Answer[] }).answers;
+};

@@ -1,0 +1,128 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
+import type { Attribute, ChoiceAttribute, NumberAttribute } from '@/core/grading/rules';
+import { gradeReading } from '@/core/grading/gradePart';
+import type { Grade } from '@/core/shared/grades';
+import { Input } from '@/ui/base/Input';
+import { Punches } from '@/ui/base/Punches';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { Button } from '@/ui/base/Button';
+
+interface AttributeRowProps {
+  readonly attribute: Attribute;
+  readonly reading: number | string | undefined;
+  readonly grade: Grade | undefined;
+  readonly isCurrent: boolean;
+  readonly isLimiting: boolean;
+  readonly onRead: (reading: number | string) => void;
+  readonly onWanted: () => void;
+}
+
+interface ReadingProps<A extends Attribute> {
+  readonly attribute: A;
+  readonly onRead: (reading: number | string) => void;
+}
+
+/** One attribute: how to measure it, what was read, what that makes of it. */
+export function AttributeRow({ attribute, reading, grade, isCurrent, isLimiting, onRead, onWanted }: AttributeRowProps) {
+  return (
+    <Box
+      as="li"
+      borderBottomWidth="1px"
+      borderColor="rule"
+      bg={isCurrent ? 'actionSoft' : undefined}
+      mx="-14px"
+      px="14px"
+      py="10px"
+    >
+      <Box display="grid" gridTemplateColumns="230px minmax(0, 1fr) 96px" gap="16px" alignItems="center">
+        <Box>
+          <Box fontWeight={isCurrent ? '700' : '600'} color={isLimiting ? 'danger' : undefined}>
+            {attribute.name}
+            {isLimiting && ' (limits it)'}
+          </Box>
+          <Box textStyle="caption" color="inkMuted">
+            {attribute.how}
+          </Box>
+        </Box>
+        {isCurrent ? (
+          attribute.kind === 'number' ? (
+            <NumberReading attribute={attribute} onRead={onRead} />
+          ) : (
+            <ChoiceReading attribute={attribute} onRead={onRead} />
+          )
+        ) : (
+          <Button
+            size="small"
+            justifyContent="flex-start"
+            onClick={onWanted}
+            aria-label={`Read ${attribute.name} again`}
+          >
+            {reading === undefined ? 'not read' : sayReading(attribute, reading)}
+          </Button>
+        )}
+        <Box textAlign="end">{grade && <Punches grade={grade} />}</Box>
+      </Box>
+    </Box>
+  );
+}
+
+const sayReading = (attribute: Attribute, reading: number | string): string =>
+  attribute.kind === 'number'
+    ? `${reading} ${attribute.unit}`.trim()
+    : (attribute.choices.find(({ id }) => id === reading)?.name ?? String(reading));
+
+function NumberReading({ attribute, onRead }: ReadingProps<NumberAttribute>) {
+  const field = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  useEffect(() => field.current?.focus({ preventScroll: true }), []);
+  const take = () => {
+    const text = field.current?.value.trim().replace(',', '.') ?? '';
+    const reading = text === '' ? Number.NaN : Number(text);
+    if (gradeReading(attribute, reading) === undefined)
+      setProblem(`A number from ${attribute.low} to ${attribute.high}${attribute.unit && ` ${attribute.unit}`}.`);
+    else onRead(reading);
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        take();
+      }}
+    >
+      <Box display="flex" gap="10px" alignItems="center">
+        <Input
+          ref={field}
+          inputMode="decimal"
+          aria-label={attribute.name}
+          aria-invalid={problem !== null}
+          w="120px"
+          autoComplete="off"
+        />
+        <Box as="span">{attribute.unit}</Box>
+        <Box as="span" textStyle="note" color={problem ? 'danger' : 'inkMuted'} role={problem ? 'alert' : undefined}>
+          {problem ??
+            `A to ${attribute.limits.A}, B to ${attribute.limits.B}, C to ${attribute.limits.C}. Enter takes it.`}
+        </Box>
+      </Box>
+    </form>
+  );
+}
+
+function ChoiceReading({ attribute, onRead }: ReadingProps<ChoiceAttribute>) {
+  return (
+    <Box display="flex" flexWrap="wrap" gap="6px">
+      {attribute.choices.map(({ id, name }, index) => (
+        <KeyButton
+          key={id}
+          keyName={String(index + 1)}
+          label={name}
+          size="small"
+          look="outline"
+          onPress={() => onRead(id)}
+        />
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,88 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { KeyDispatcher } from './keyDispatcher';
+import { KeysHelp } from './KeysHelp';
+import { KeyRegistry, type KeyBinding } from './keyRegistry';
+
+const RegistryContext = createContext<KeyRegistry | null>(null);
+const LayerContext = createContext(0);
+
+/** Keys of everything inside act before, and instead of, those outside: for a choice that is open. */
+export function KeyLayer({ children }: { readonly children: ReactNode }) {
+  const layer = useContext(LayerContext);
+  return <LayerContext.Provider value={layer + 1}>{children}</LayerContext.Provider>;
+}
+
+/** Listens once for the whole application, and shows the keys of the screen on “?”. */
+export function KeysProvider({ children }: { readonly children: ReactNode }) {
+  const router = useRouter();
+  const [registry] = useState(() => new KeyRegistry());
+  const [isHelpOpen, setHelpOpen] = useState(false);
+
+  useEffect(() => {
+    const dispatcher = new KeyDispatcher({
+      run: (key) => registry.run(key),
+      scan: (tag) => router.push(`/t/${tag}`),
+      later: (work, ms) => {
+        const timer = setTimeout(work, ms);
+        return () => clearTimeout(timer);
+      },
+    });
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
+      if (isTyping(event) && event.key !== 'Escape') return;
+      if ((event.key === ' ' || event.key === 'Enter') && isReachedByKeyboard(event.target)) return;
+      // A key held down is one press.
+      if (event.repeat && !event.key.startsWith('Arrow')) {
+        if (registry.has(event.key)) event.preventDefault();
+        return;
+      }
+      if (event.key === '?') {
+        event.preventDefault();
+        setHelpOpen((isOpen) => !isOpen);
+        return;
+      }
+      const isUsed = dispatcher.press(event.key);
+      if (isUsed) event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [registry, router]);
+
+  return (
+    <RegistryContext.Provider value={registry}>
+      {children}
+      {isHelpOpen && <KeysHelp bindings={registry.live()} onClose={() => setHelpOpen(false)} />}
+    </RegistryContext.Provider>
+  );
+}
+
+function isTyping({ target }: KeyboardEvent): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.matches('textarea, select') || (target instanceof HTMLInputElement && target.type !== 'checkbox'))
+  );
+}
+
+/** A button that was tabbed to takes space and Enter itself; one that was clicked does not keep the pedal. */
+function isReachedByKeyboard(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement && target.matches('a:focus-visible, button:focus-visible, summary:focus-visible')
+  );
+}
+
+/** Binds a key for as long as the component is there. The latest `run` is used without binding again. */
+export function useKey(key: string | undefined, label: string, run: () => void, isEnabled = true): void {
+  const registry = useContext(RegistryContext);
+  const layer = useContext(LayerContext);
+  const latest = useRef(run);
+  useEffect(() => {
+    latest.current = run;
+  });
+  const binding = useMemo<KeyBinding | null>(
+    () => (key === undefined ? null : { key, label, layer, run: () => latest.current() }),
+    [key, label, layer],
+  );
+  useEffect(() => (binding && isEnabled ? registry?.add(binding) : undefined), [registry, binding, isEnabled]);
+}

@@ -1,0 +1,36 @@
+export interface KeyBinding {
+  readonly key: string;
+  readonly label: string;
+  /** Only the bindings of the highest layer are live. */
+  readonly layer: number;
+  readonly run: () => void;
+}
+
+/** The keys that are bound now. Later bindings of the same key win. */
+export class KeyRegistry {
+  private readonly bindings = new Set<KeyBinding>();
+
+  /** @returns takes the binding away again */
+  add(binding: KeyBinding): () => void {
+    this.bindings.add(binding);
+    return () => void this.bindings.delete(binding);
+  }
+
+  /** Bindings that act now, in the order in which they were bound. */
+  live(): readonly KeyBinding[] {
+    const top = Math.max(0, ...[...this.bindings].map(({ layer }) => layer));
+    const byKey = new Map<string, KeyBinding>();
+    for (const binding of this.bindings) if (binding.layer === top) byKey.set(binding.key, binding);
+    return [...byKey.values()];
+  }
+
+  has(key: string): boolean {
+    return this.live().some((binding) => binding.key === key);
+  }
+
+  run(key: string): boolean {
+    const binding = this.live().find((candidate) => candidate.key === key);
+    binding?.run();
+    return binding !== undefined;
+  }
+}

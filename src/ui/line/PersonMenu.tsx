@@ -1,0 +1,73 @@
+'use client';
+import { Box, chakra } from '@chakra-ui/react';
+import { useTheme } from 'next-themes';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { Person } from '@/core/people/roles';
+import { Button, ButtonLink } from '@/ui/base/Button';
+import { Dialog } from '@/ui/base/Dialog';
+import { useKey } from '@/ui/keys/KeysProvider';
+
+const Plain = chakra(
+  'button',
+  {
+    base: {
+      bg: 'transparent',
+      border: 'none',
+      p: '0',
+      cursor: 'pointer',
+      fontSize: '14px',
+      w: '100%',
+      textAlign: 'start',
+      borderRadius: 'soft',
+    },
+  },
+  { defaultProps: { type: 'button' } },
+);
+
+/** Who is here, and the few things that belong to no stage: light, models, yield, leaving. */
+export function PersonMenu({ person }: { readonly person: Person }) {
+  const [isOpen, setOpen] = useState(false);
+  const { resolvedTheme, setTheme } = useTheme();
+  const turnLight = () => setTheme(resolvedTheme === 'dark' ? 'light' : 'dark');
+  useKey('\\', 'Paper or bench lamp', turnLight);
+  return (
+    <>
+      <Plain
+        onClick={() => setOpen(true)}
+        aria-label={`${person.name}, ${person.role} at ${person.bench}: more`}
+        mt="7px"
+      >
+        <Box as="span" display="flex" justifyContent="space-between" gap="8px">
+          <span>
+            <strong>{person.name}</strong>{' '}
+            <Box as="span" color="inkMuted">
+              {person.role}
+            </Box>
+          </span>
+          <Box as="span" color="inkMuted">
+            {person.bench.replace('-', ' ')}
+          </Box>
+        </Box>
+      </Plain>
+      {isOpen && (
+        <Dialog title={`${person.name}, ${person.role}`} onClose={() => setOpen(false)}>
+          <Box display="grid" gap="10px">
+            <ButtonLink as={Link} href="/yield" onClick={() => setOpen(false)}>
+              Yield: where parts, time and money are lost
+            </ButtonLink>
+            <ButtonLink as={Link} href="/models" onClick={() => setOpen(false)}>
+              Models: how each one comes apart
+            </ButtonLink>
+            <Button onClick={turnLight}>{resolvedTheme === 'dark' ? 'Paper by day' : 'Bench lamp by night'}</Button>
+            <chakra.form action="/sign-out" method="post">
+              <Button type="submit" w="100%">
+                Sign out
+              </Button>
+            </chakra.form>
+          </Box>
+        </Dialog>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,253 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import type { Part, Unit } from '@/core/bench/entities';
+import { slotNeeds } from '@/core/bench/slots';
+import { priceOf, rankForSlot, saleGradeWith } from '@/core/matching/rankForSlot';
+import type { Model } from '@/core/procedure/model';
+import type { Grade } from '@/core/shared/grades';
+import { money } from '@/core/shared/money';
+import type { MatchView } from '@/services/match/readMatch';
+import { Headline } from '@/ui/base/Headline';
+import { Nothing } from '@/ui/base/Nothing';
+import { Punches } from '@/ui/base/Punches';
+import { Table } from '@/ui/base/Table';
+import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { useKey } from '@/ui/keys/KeysProvider';
+import { useChosen } from '@/ui/keys/useChosen';
+import { startCount } from '@/ui/words/amounts';
+import { SlotCell } from './SlotCell';
+import { SlotOffer } from './SlotOffer';
+
+export interface MatchRow {
+  readonly unit: Unit;
+  readonly model: Model;
+  readonly needs: ReturnType<typeof slotNeeds>;
+  readonly held: Readonly<Record<string, Grade>>;
+  readonly open: number;
+}
+
+/** Who is rebuilt with what? Units and their slots; for the slot that is chosen, what fits, best first. */
+export function MatchScreen({ view, first }: { readonly view: MatchView; readonly first: string | undefined }) {
+  const seeds = useMemo(() => ({ models: view.models, units: view.units, parts: view.parts }), [view]);
+  const shop = useShop(seeds);
+  const rows = useMemo(
+    () => shop.units.filter(({ stage }) => stage === 'match').flatMap((unit) => rowOf(unit, view.models, shop.parts)),
+    [shop, view.models],
+  );
+  const { chosen, choose } = useChosen(
+    rows.map(({ unit }) => unit.id),
+    view.units.find(({ tag }) => tag === first)?.id,
+  );
+  const row = rows.find(({ unit }) => unit.id === chosen);
+  const ready = rows.filter(({ open }) => open === 0).length;
+  const categories = [...new Set(rows.flatMap(({ needs }) => needs.map(({ part }) => part.category)))];
+  return (
+    <Box display="grid" gridTemplateRows="minmax(0, 1fr) auto" minH="calc(100vh - 84px)">
+      <Box p="24px 28px" overflowX="auto">
+        <Headline lead="Only parts that fit are offered, the one that leaves the most money first.">
+          {rows.length === 0
+            ? 'No unit waits for parts'
+            : `${startCount(rows.length, 'unit')} to build, ${ready === 0 ? 'none' : ready} with all ${ready === 1 ? 'its' : 'their'} parts`}
+        </Headline>
+        {rows.length === 0 ? (
+          <Nothing>Units decided as builds at triage come here.</Nothing>
+        ) : (
+          <Table>
+            <thead>
+              <tr>
+                <th>Unit</th>
+                {categories.map((category) => (
+                  <th key={category}>{category[0]?.toUpperCase() + category.slice(1)}</th>
+                ))}
+                <th>Sells at</th>
+                <th data-figure>Price</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((entry) => (
+                <UnitRow
+                  key={entry.unit.id}
+                  row={entry}
+                  parts={shop.parts}
+                  categories={categories}
+                  isChosen={entry.unit.id === chosen}
+                  onChoose={() => choose(entry.unit.id)}
+                />
+              ))}
+            </tbody>
+          </Table>
+        )}
+        {rows.length > 0 && (
+          <Box textStyle="caption" color="inkMuted" mt="10px">
+            plain letter: the unit’s own part, B where nothing speaks against it · boxed: set aside from the shelf ·
+            dashed: still wanted · underlined: what holds the grade down
+          </Box>
+        )}
+      </Box>
+      {row && <MatchOneUnit key={row.unit.id} row={row} shop={shop} />}
+    </Box>
+  );
+}
+
+function rowOf(unit: Unit, models: readonly Model[], parts: readonly Part[]): MatchRow[] {
+  const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
+  if (!model) return [];
+  const needs = slotNeeds(model, unit);
+  const held = Object.fromEntries(
+    Object.entries(unit.assigned).flatMap(([slot, partId]) => {
+      const grade = parts.find(({ id }) => id === partId)?.grade;
+      return grade ? [[slot, grade]] : [];
+    }),
+  );
+  return [
+    {
+      unit,
+      model,
+      needs,
+      held,
+      open: needs.filter(({ part, isNeeded }) => isNeeded && !unit.assigned[part.id]).length,
+    },
+  ];
+}
+
+function UnitRow({
+  row,
+  parts,
+  categories,
+  isChosen,
+  onChoose,
+}: {
+  readonly row: MatchRow;
+  readonly parts: readonly Part[];
+  readonly categories: readonly string[];
+  readonly isChosen: boolean;
+  readonly onChoose: () => void;
+}) {
+  const { unit, model, needs, held } = row;
+  const sellsAt = saleGradeWith(model, unit, held);
+  return (
+    <tr data-chosen={isChosen ? '' : undefined} onClick={onChoose}>
+      <td>
+        <Box as="span" textStyle="code">
+          {unit.tag}
+        </Box>{' '}
+        <Box as="span" color="inkMuted">
+          {model.name}
+        </Box>
+      </td>
+      {categories.map((category) => (
+        <td key={category}>
+          {needs
+            .filter(({ part }) => part.category === category)
+            .map((need) => (
+              <SlotCell
+                key={need.part.id}
+                need={need}
+                part={parts.find(({ id }) => id === unit.assigned[need.part.id])}
+                sellsAt={sellsAt}
+              />
+            ))}
+        </td>
+      ))}
+      <td>
+        <Punches grade={sellsAt} />
+      </td>
+      <td data-figure>{money(priceOf(model, unit.variant, sellsAt))}</td>
+    </tr>
+  );
+}
+
+/** The slots of the chosen unit: those that need a part first, then those that could take a better one. */
+function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Shop }) {
+  const router = useRouter();
+  const { unit, model, needs, held } = row;
+  const slots = useMemo(() => [...needs].sort((a, b) => Number(b.isNeeded) - Number(a.isNeeded)), [needs]);
+  const firstOpen = slots.findIndex(({ part, isNeeded }) => isNeeded && !unit.assigned[part.id]);
+  const [wanted, setWanted] = useState<number | null>(null);
+  const at = wanted ?? Math.max(0, firstOpen);
+  const need = slots[at];
+  const move = (by: number) => setWanted((at + by + slots.length) % slots.length);
+  useKey('ArrowRight', 'Next slot', () => move(1));
+  useKey('ArrowLeft', 'Slot before', () => move(-1));
+  const offers = useMemo(
+    () =>
+      need
+        ? rankForSlot(
+            model,
+            unit,
+            need.part.id,
+            shop.parts.filter(({ place }) => place === 'shelf'),
+            held,
+          )
+        : [],
+    [model, unit, need, shop.parts, held],
+  );
+  const assign = (partId: string) => {
+    if (!need) return;
+    if (unit.assigned[need.part.id]) shop.act('part-released', unit.id, { slot: need.part.id });
+    if (shop.act('part-assigned', unit.id, { slot: need.part.id, partId }).ok) setWanted(null);
+  };
+  const goesTo = Object.keys(unit.assigned).length > 0 ? 'the bench' : 'Prove';
+  return (
+    <Box
+      as="section"
+      aria-label={`Parts for ${unit.tag}`}
+      bg="sheet"
+      borderTopWidth="3px"
+      borderColor="action"
+      p="16px 28px"
+    >
+      <Box display="flex" gap="6px" flexWrap="wrap" mb="12px" role="tablist" aria-label="Slots">
+        {slots.map((slot, index) => (
+          <Box
+            as="button"
+            key={slot.part.id}
+            role="tab"
+            aria-selected={index === at}
+            onClick={() => setWanted(index)}
+            px="10px"
+            py="5px"
+            borderRadius="soft"
+            borderWidth="1px"
+            borderColor={index === at ? 'action' : 'rule'}
+            bg={index === at ? 'actionSoft' : 'transparent'}
+            fontWeight={slot.isNeeded ? '700' : '400'}
+            cursor="pointer"
+          >
+            {slot.part.name}
+            {slot.isNeeded && !unit.assigned[slot.part.id] && ' ○'}
+            {unit.assigned[slot.part.id] && ' ●'}
+          </Box>
+        ))}
+      </Box>
+      {need && (
+        <SlotOffer
+          unit={unit}
+          need={need}
+          offers={offers}
+          assigned={shop.parts.find(({ id }) => id === unit.assigned[need.part.id])}
+          onAssign={assign}
+          onRelease={() => void shop.act('part-released', unit.id, { slot: need.part.id })}
+        />
+      )}
+      <Box display="flex" gap="8px" mt="12px">
+        <KeyButton
+          keyName=" "
+          label={
+            row.open === 0
+              ? `Send ${unit.tag} to ${goesTo}`
+              : `${row.open} ${row.open === 1 ? 'part' : 'parts'} still wanted`
+          }
+          look="action"
+          isEnabled={row.open === 0}
+          onPress={() => void shop.act('unit-matched', unit.id, {})}
+        />
+        <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+        <KeyButton keyName="r" label="Rebuilds" onPress={() => router.push('/rebuild')} />
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,141 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useEffect, useRef, useState, useTransition } from 'react';
+import type { Refusal } from '@/core/shared/outcome';
+import { Button } from '@/ui/base/Button';
+import { Caution } from '@/ui/base/Caution';
+import { Input, Select } from '@/ui/base/Input';
+import { KeyCap } from '@/ui/base/KeyCap';
+import { RowButton } from '@/ui/base/Row';
+import { sayRefusal } from '@/ui/words/sentences';
+
+interface SignInProps {
+  readonly people: readonly { readonly id: string; readonly name: string; readonly role: string }[];
+  readonly benches: readonly { readonly id: string; readonly name: string }[];
+  readonly signIn: (given: { personId: string; pin: string; bench: string }) => Promise<Refusal>;
+}
+
+const benchKey = 'plucky-bench';
+
+/** Pick yourself, type your PIN. The bench is remembered by the browser, since it does not walk about. */
+export function SignInScreen({ people, benches, signIn }: SignInProps) {
+  const [personId, setPersonId] = useState<string | null>(null);
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [isBusy, start] = useTransition();
+  const pin = useRef<HTMLInputElement>(null);
+  const bench = useRef<HTMLSelectElement>(null);
+
+  useEffect(() => {
+    const known = localStorage.getItem(benchKey);
+    if (known && bench.current) bench.current.value = known;
+    const onKey = ({ key, target }: KeyboardEvent) => {
+      const person = target instanceof HTMLInputElement ? undefined : people[Number(key) - 1];
+      if (person) setPersonId(person.id);
+    };
+    // On keyup, so that the digit that picks a person is not typed into the PIN.
+    window.addEventListener('keyup', onKey);
+    return () => window.removeEventListener('keyup', onKey);
+  }, [people]);
+
+  useEffect(() => pin.current?.focus(), [personId]);
+
+  const submit = () => {
+    if (!personId || !pin.current || !bench.current) return;
+    const given = { personId, pin: pin.current.value, bench: bench.current.value };
+    localStorage.setItem(benchKey, given.bench);
+    start(async () => {
+      const refused = await signIn(given).catch((error: unknown): Refusal => {
+        if (isRedirect(error)) throw error;
+        return { reason: 'server-away', facts: {} };
+      });
+      if (refused) {
+        setRefusal(refused);
+        if (pin.current) pin.current.value = '';
+      }
+    });
+  };
+
+  return (
+    <Box as="main" display="grid" placeItems="center" minH="100vh" p="24px">
+      <Box w="100%" maxW="760px">
+        <Box as="h1" textStyle="headline" mb="4px">
+          Who is at the bench?
+        </Box>
+        <Box as="p" color="inkMuted" mb="20px">
+          Press your number, then type your PIN.
+        </Box>
+        <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1fr' }} gap="32px">
+          <Box as="ul" borderTopWidth="1px" borderColor="rule">
+            {people.map(({ id, name, role }, index) => (
+              <li key={id}>
+                <RowButton
+                  press="yes"
+                  state={id === personId ? 'chosen' : 'plain'}
+                  onClick={() => setPersonId(id)}
+                  aria-pressed={id === personId}
+                  minH="52px"
+                >
+                  <KeyCap name={String(index + 1)} />
+                  <Box as="span" flex="1" textStyle="list" fontWeight="600">
+                    {name}
+                  </Box>
+                  <Box as="span" textStyle="note" color="inkMuted">
+                    {role}
+                  </Box>
+                </RowButton>
+              </li>
+            ))}
+          </Box>
+          <Box
+            as="form"
+            display="grid"
+            gap="14px"
+            alignContent="start"
+            onSubmit={(event) => {
+              event.preventDefault();
+              submit();
+            }}
+          >
+            <label>
+              <Box as="span" textStyle="section" display="block" mb="6px">
+                PIN
+              </Box>
+              <Input
+                ref={pin}
+                type="password"
+                inputMode="numeric"
+                autoComplete="off"
+                maxLength={8}
+                disabled={!personId}
+                fontFamily="mono"
+                fontSize="24px"
+                minH="56px"
+                letterSpacing="0.3em"
+              />
+            </label>
+            <label>
+              <Box as="span" textStyle="section" display="block" mb="6px">
+                Bench
+              </Box>
+              <Select ref={bench} minH="48px">
+                {benches.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </Select>
+            </label>
+            <Button type="submit" look="action" size="wide" disabled={!personId || isBusy}>
+              <KeyCap name="Enter" />
+              {isBusy ? 'Looking …' : 'Sign in'}
+            </Button>
+            <div role="alert">{refusal && <Caution what="Not signed in.">{sayRefusal(refusal)}</Caution>}</div>
+          </Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+const isRedirect = (error: unknown): boolean =>
+  error instanceof Error && 'digest' in error && String(error.digest).startsWith('NEXT_REDIRECT');

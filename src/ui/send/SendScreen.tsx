@@ -1,0 +1,167 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useMemo, useState, useTransition } from 'react';
+import type { Outcome } from '@/core/shared/outcome';
+import { money } from '@/core/shared/money';
+import type { SendView } from '@/services/send/readSend';
+import { Headline } from '@/ui/base/Headline';
+import { Input } from '@/ui/base/Input';
+import { Nothing } from '@/ui/base/Nothing';
+import { Punches } from '@/ui/base/Punches';
+import { Row } from '@/ui/base/Row';
+import { Section } from '@/ui/base/Section';
+import { Tag } from '@/ui/base/Tag';
+import { useShop, useShopStore } from '@/ui/facts/ShopProvider';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { useChosen } from '@/ui/keys/useChosen';
+import { sayCount, startCount } from '@/ui/words/amounts';
+
+interface SendProps {
+  readonly view: SendView;
+  readonly openShipment: () => Promise<Outcome<string>>;
+}
+
+/** What leaves? Everything that is ready, in one shipment, unless a unit is held back. */
+export function SendScreen({ view, openShipment }: SendProps) {
+  const store = useShopStore();
+  const seeds = useMemo(() => ({ models: [], units: view.ready.map(({ unit }) => unit) }), [view]);
+  const shop = useShop(seeds);
+  const [held, setHeld] = useState<ReadonlySet<string>>(new Set());
+  const [recipient, setRecipient] = useState('Harbour Row shop');
+  const [isBusy, start] = useTransition();
+  const ready = view.ready.filter(({ unit }) => shop.units.find(({ id }) => id === unit.id)?.stage === 'send');
+  const { chosen, choose } = useChosen(ready.map(({ unit }) => unit.id));
+  const going = ready.filter(({ unit }) => !held.has(unit.id));
+  const total = going.reduce((sum, { priceCents }) => sum + priceCents, 0);
+  const toggle = (id: string) =>
+    setHeld((before) =>
+      before.has(id) ? new Set([...before].filter((other) => other !== id)) : new Set(before).add(id),
+    );
+  const send = () =>
+    start(async () => {
+      const opened = await openShipment().catch((): Outcome<never> => ({
+        ok: false,
+        refusal: { reason: 'server-away', facts: {} },
+      }));
+      if (!opened.ok) return store.show(opened.refusal);
+      for (const { unit } of going) shop.act('unit-sent', unit.id, { shipment: opened.value, recipient });
+    });
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} minH="calc(100vh - 84px)">
+      <Box p="24px 28px">
+        <Headline
+          lead={
+            ready.length === 0
+              ? 'Units come here when Prove has released them.'
+              : 'All of them go in one shipment. H holds the chosen one back.'
+          }
+        >
+          {ready.length === 0
+            ? 'Nothing is ready to leave'
+            : `${startCount(going.length, 'unit')} ready to leave, ${money(total)}`}
+        </Headline>
+        {ready.length === 0 && <Nothing>Release a unit at Prove, and it waits here.</Nothing>}
+        <Box as="ul">
+          {ready.map(({ unit, modelName, variantName, priceCents }) => (
+            <Row
+              key={unit.id}
+              state={unit.id === chosen ? 'chosen' : held.has(unit.id) ? 'faint' : 'plain'}
+              minH="60px"
+              onClick={() => choose(unit.id)}
+            >
+              <Box w="128px">
+                <Tag code={unit.tag} href={`/t/${unit.tag}`} />
+              </Box>
+              <Box flex="1">
+                {modelName}, {variantName}
+                {held.has(unit.id) && <Box as="strong"> · held back</Box>}
+              </Box>
+              {unit.saleGrade && <Punches grade={unit.saleGrade} />}
+              <Box w="90px" textAlign="end" fontWeight="600">
+                {money(priceCents)}
+              </Box>
+              <a
+                href={`/api/labels/${unit.tag}.pdf`}
+                target="_blank"
+                rel="noreferrer"
+                aria-label={`Label of ${unit.tag}`}
+              >
+                <Box as="span" color="action" textDecoration="underline">
+                  label
+                </Box>
+              </a>
+            </Row>
+          ))}
+        </Box>
+      </Box>
+      <Box
+        bg="sheet"
+        borderStartWidth="1px"
+        borderColor="rule"
+        p="24px 20px"
+        display="flex"
+        flexDirection="column"
+        gap="20px"
+      >
+        <Section title="Latest shipments">
+          {view.shipments.length === 0 && (
+            <Box color="inkMuted" pt="8px">
+              None yet.
+            </Box>
+          )}
+          <Box as="ul">
+            {view.shipments.map(({ shipment, units }) => (
+              <Box
+                as="li"
+                key={shipment}
+                display="flex"
+                gap="12px"
+                alignItems="center"
+                py="8px"
+                borderBottomWidth="1px"
+                borderColor="rule"
+              >
+                <Tag code={shipment} fact={sayCount(units, 'unit')} href={`/t/${shipment}`} />
+                <a
+                  href={`/api/packing-lists/${shipment}.pdf`}
+                  target="_blank"
+                  rel="noreferrer"
+                  aria-label={`Packing list of ${shipment}`}
+                >
+                  <Box as="span" color="action" textDecoration="underline" textStyle="note">
+                    packing list
+                  </Box>
+                </a>
+              </Box>
+            ))}
+          </Box>
+        </Section>
+        <Box mt="auto" display="grid" gap="10px">
+          <label>
+            <Box as="span" textStyle="section" display="block" mb="4px">
+              To
+            </Box>
+            <Input value={recipient} maxLength={80} onChange={(event) => setRecipient(event.currentTarget.value)} />
+          </label>
+          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
+            <KeyButton
+              keyName="h"
+              label="Hold back"
+              isEnabled={chosen !== undefined}
+              onPress={() => chosen && toggle(chosen)}
+            />
+            <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+          </Box>
+          <KeyButton
+            keyName=" "
+            label={`Send ${sayCount(going.length, 'unit')}`}
+            look="action"
+            size="wide"
+            isEnabled={going.length > 0 && recipient.trim() !== '' && !isBusy}
+            onPress={send}
+          />
+        </Box>
+      </Box>
+    </Box>
+  );
+}

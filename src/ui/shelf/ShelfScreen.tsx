@@ -1,0 +1,193 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useRef } from 'react';
+import type { Part } from '@/core/bench/entities';
+import { money } from '@/core/shared/money';
+import type { ShelfView } from '@/services/shelf/readShelf';
+import { Headline } from '@/ui/base/Headline';
+import { Input } from '@/ui/base/Input';
+import { Nothing } from '@/ui/base/Nothing';
+import { Punches } from '@/ui/base/Punches';
+import { Row } from '@/ui/base/Row';
+import { Section } from '@/ui/base/Section';
+import { Table } from '@/ui/base/Table';
+import { Tag } from '@/ui/base/Tag';
+import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { useKey } from '@/ui/keys/KeysProvider';
+import { useChosen } from '@/ui/keys/useChosen';
+import { startCount } from '@/ui/words/amounts';
+
+/** What have we got, and where? First what waits for a bin, then the shelf. */
+export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonly words: string }) {
+  const router = useRouter();
+  const seeds = useMemo(
+    () => ({ models: [], parts: [...view.toShelve.map(({ part }) => part), ...view.parts] }),
+    [view],
+  );
+  const shop = useShop(seeds);
+  const search = useRef<HTMLInputElement>(null);
+  const waiting = view.toShelve.flatMap(({ part, bin }) => {
+    const now = shop.parts.find(({ id }) => id === part.id);
+    return now?.place === 'to-shelve' ? [{ part: now, bin }] : [];
+  });
+  const stored = shop.parts.filter(({ place }) => place === 'shelf');
+  const go = (page: number) => router.push(`/shelf?q=${encodeURIComponent(words)}&page=${page}`);
+  useKey('s', 'Search the shelf', () => search.current?.focus());
+  useKey('ArrowRight', 'Next page', () => go(view.page + 1), view.page + 1 < view.pages);
+  useKey('ArrowLeft', 'Page before', () => go(view.page - 1), view.page > 0);
+  return (
+    <Box p="24px 28px">
+      <Headline
+        lead={
+          waiting.length > 0
+            ? 'The bin is where its own kind lies, or the first empty one.'
+            : 'Everything graded has its bin.'
+        }
+        aside={
+          <Box as="span">
+            <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+          </Box>
+        }
+      >
+        {waiting.length > 0
+          ? `${startCount(waiting.length, 'part')} to put away`
+          : `${view.total} parts on the shelf${words ? ` match “${words}”` : ''}`}
+      </Headline>
+      {waiting.length > 0 && <PutAway waiting={waiting} view={view} shop={shop} />}
+      <Box mt="22px">
+        <Section
+          title={words ? `${view.total} parts match “${words}”` : `${view.total} parts on the shelf`}
+          note={view.pages > 1 ? `page ${view.page + 1} of ${view.pages}, ← → turn it` : undefined}
+        >
+          <form
+            onSubmit={(event) => {
+              event.preventDefault();
+              search.current?.blur();
+              router.push(`/shelf?q=${encodeURIComponent(search.current?.value ?? '')}`);
+            }}
+          >
+            <Input
+              ref={search}
+              key={words}
+              defaultValue={words}
+              placeholder="Part, class, bin, grade, tag … (S)"
+              aria-label="Search the shelf"
+              my="10px"
+              maxW="420px"
+            />
+          </form>
+          {stored.length === 0 ? (
+            <Nothing>
+              {words ? 'Nothing matches. Try fewer words.' : 'The shelf is empty. Graded parts come here.'}
+            </Nothing>
+          ) : (
+            <Table>
+              <thead>
+                <tr>
+                  <th>Bin</th>
+                  <th>Tag</th>
+                  <th>Part</th>
+                  <th>Fits</th>
+                  <th>Grade</th>
+                  <th>Limited by</th>
+                  <th data-figure>Worth</th>
+                </tr>
+              </thead>
+              <tbody>
+                {stored.map((part) => (
+                  <StoredRow key={part.id} part={part} view={view} />
+                ))}
+              </tbody>
+            </Table>
+          )}
+        </Section>
+      </Box>
+    </Box>
+  );
+}
+
+function PutAway({
+  waiting,
+  view,
+  shop,
+}: {
+  readonly waiting: readonly { readonly part: Part; readonly bin: string | null }[];
+  readonly view: ShelfView;
+  readonly shop: Shop;
+}) {
+  const { chosen, choose } = useChosen(waiting.map(({ part }) => part.id));
+  return (
+    <Box as="ul">
+      {waiting.map(({ part, bin }) => {
+        const isChosen = part.id === chosen;
+        const kind = view.kinds[`${part.modelId}/${part.partRef}`];
+        return (
+          <Row key={part.id} state={isChosen ? 'chosen' : 'plain'} minH="64px" onClick={() => choose(part.id)}>
+            <Box w="130px">
+              <Tag code={part.tag} href={`/t/${part.tag}`} />
+            </Box>
+            <Box flex="1">
+              {kind?.modelName} {kind?.name}
+              <Box textStyle="note" color="inkMuted">
+                {kind?.handling}
+              </Box>
+            </Box>
+            {part.grade && <Punches grade={part.grade} />}
+            <Box w="210px" display="flex" justifyContent="flex-end" gap="8px">
+              {isChosen && bin && (
+                <KeyButton
+                  keyName=" "
+                  label={`Into ${bin}`}
+                  look="action"
+                  onPress={() => void shop.act('part-shelved', part.id, { bin })}
+                />
+              )}
+              {isChosen && !bin && (
+                <KeyButton
+                  keyName="x"
+                  label={part.isDataCleared ? 'Every bin is full: scrap it' : 'Destroy and scrap it'}
+                  look="danger"
+                  onPress={() =>
+                    void shop.act('part-scrapped', part.id, {
+                      because: part.isDataCleared ? 'no room' : 'storage destroyed: never wiped',
+                    })
+                  }
+                />
+              )}
+              {!isChosen && <Box color="inkMuted">{bin ? `into ${bin}` : 'not for the shelf'}</Box>}
+            </Box>
+          </Row>
+        );
+      })}
+    </Box>
+  );
+}
+
+function StoredRow({ part, view }: { readonly part: Part; readonly view: ShelfView }) {
+  const kind = view.kinds[`${part.modelId}/${part.partRef}`];
+  return (
+    <tr>
+      <td>
+        <Box as="strong" fontFamily="mono">
+          {part.bin}
+        </Box>
+      </td>
+      <td>
+        <Tag code={part.tag} href={`/t/${part.tag}`} />
+      </td>
+      <td>{kind?.name ?? part.partRef}</td>
+      <td>{kind?.modelName}</td>
+      <td>{part.grade && <Punches grade={part.grade} />}</td>
+      <td>
+        <Box as="span" color="inkMuted">
+          {part.grade === 'A' ? '' : part.limiting}
+        </Box>
+      </td>
+      <td data-figure>
+        {part.grade && kind?.valueCents[part.grade] !== undefined ? money(kind.valueCents[part.grade] as number) : ''}
+      </td>
+    </tr>
+  );
+}

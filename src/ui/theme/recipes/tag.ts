@@ -1,0 +1,34 @@
+import { defineRecipe } from '@chakra-ui/react';
+
+/** A small luggage label: eyelet, code, one line of fact. */
+export const tagRecipe = defineRecipe({
+  base: {
+    display: 'inline-flex',
+    alignItems: 'center',
+    gap: '10px',
+    minH: '38px',
+    px: '10px',
+    maxW: '100%',
+    bg: 'sheet',
+    color: 'ink',
+    borderWidth: '1px',
+    borderStyle: 'solid',
+    borderColor: 'rule',
+    borderRadius: 'soft',
+    whiteSpace: 'nowrap',
+    overflow: 'hidden',
+  },
+});
+
+export const eyeletRecipe = defineRecipe({
+  base: {
+    w: '13px',
+    h: '13px',
+    borderRadius: 'full',
+    borderWidth: '2px',
+    borderStyle: 'solid',
+    borderColor: 'twine',
+    bg: 'paper',
+    flexShrink: 0,
+  },
+});

@@ -1,0 +1,189 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import type { Part, Unit } from '@/core/bench/entities';
+import type { ThingView } from '@/services/things/readThing';
+import { Headline } from '@/ui/base/Headline';
+import { Punches } from '@/ui/base/Punches';
+import { Section } from '@/ui/base/Section';
+import { Tag } from '@/ui/base/Tag';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { FactList } from '@/ui/today/FactList';
+import { apartNames, findingNames, partStateNames, placeNames, stageNames, testNames } from '@/ui/words/names';
+import { sayCount, sayList } from '@/ui/words/amounts';
+import type { DeviceTest } from '@/core/procedure/vocabulary';
+
+/** What a scanned tag stands for: what it is, where it is, what to do with it, and all that happened to it. */
+export function ThingScreen({ thing }: { readonly thing: ThingView }) {
+  const router = useRouter();
+  if (thing.kind === 'shipment') {
+    return (
+      <Box p="28px" maxW="900px">
+        <Headline lead="Everything below left together.">
+          Shipment {thing.shipment}: {sayCount(thing.units.length, 'unit')}
+        </Headline>
+        <KeyButton
+          keyName="p"
+          label="Packing list (PDF)"
+          look="outline"
+          onPress={() => window.open(`/api/packing-lists/${thing.shipment}.pdf`)}
+        />
+        <Box as="ul" mt="20px" display="grid" gap="8px">
+          {thing.units.map((unit) => (
+            <li key={unit.id}>
+              <Tag code={unit.tag} fact={`grade ${unit.saleGrade}`} href={`/t/${unit.tag}`} />
+            </li>
+          ))}
+        </Box>
+      </Box>
+    );
+  }
+  const tag = thing.kind === 'unit' ? thing.unit.tag : thing.part.tag;
+  const action = thing.kind === 'unit' ? unitAction(thing.unit) : partAction(thing.part);
+  return (
+    <Box p="28px" display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 460px' }} gap="32px">
+      <Box minW="0">
+        {thing.kind === 'unit' ? <UnitFacts {...thing} /> : <PartFacts {...thing} />}
+        <Box display="flex" gap="10px" mt="20px" flexWrap="wrap">
+          {action && (
+            <KeyButton
+              keyName=" "
+              label={action.label}
+              look="action"
+              size="wide"
+              onPress={() => router.push(action.path)}
+            />
+          )}
+          <KeyButton keyName="p" label="Label (PDF)" onPress={() => window.open(`/api/labels/${tag}.pdf`)} />
+          <a href={`/api/labels/${tag}.svg`} target="_blank" rel="noreferrer">
+            <Box as="span" display="inline-flex" alignItems="center" h="48px" color="action" textDecoration="underline">
+              label as SVG
+            </Box>
+          </a>
+        </Box>
+        {thing.kind === 'unit' && thing.parts.length > 0 && (
+          <Section title="Its parts" mt="28px">
+            <Box as="ul" display="grid" gridTemplateColumns="1fr 1fr" gap="8px" pt="10px">
+              {thing.parts.map((part) => (
+                <li key={part.id}>
+                  <Tag
+                    code={part.tag}
+                    fact={`${part.partRef.replaceAll('-', ' ')}, ${part.grade ? `${part.grade}, ` : ''}${placeNames[part.place]}`}
+                    href={`/t/${part.tag}`}
+                  />
+                </li>
+              ))}
+            </Box>
+          </Section>
+        )}
+      </Box>
+      <Section title="What happened" note="newest first; times in UTC">
+        <FactList facts={thing.facts} withDay />
+      </Section>
+    </Box>
+  );
+}
+
+function UnitFacts({
+  unit,
+  modelName,
+  parcelCode,
+}: {
+  readonly unit: Unit;
+  readonly modelName: string;
+  readonly parcelCode: string;
+}) {
+  const faults = (Object.keys(unit.tests) as DeviceTest[]).filter((test) => unit.tests[test] === 'fault');
+  return (
+    <>
+      <Headline
+        lead={`${modelName}${unit.revision ? `, revision ${unit.revision}` : ''}. From “${parcelCode}”${unit.lineNo ? `, line ${unit.lineNo}` : ', not on its list'}.`}
+      >
+        {unit.tag} is{' '}
+        {unit.stage === 'kept-apart'
+          ? `kept apart: ${unit.apartPlace ? apartNames[unit.apartPlace] : ''}`
+          : stageNames[unit.stage]}
+      </Headline>
+      <Facts
+        facts={[
+          ['Serial', unit.serial ?? 'not read'],
+          ['Marks', unit.marks.length > 0 ? sayList(unit.marks.map(({ kind }) => findingNames[kind])) : 'none'],
+          [
+            'Faults at triage',
+            faults.length > 0 ? sayList(faults.map((test) => testNames[test].toLowerCase())) : 'none noted',
+          ],
+          ['Data', unit.isWiped ? 'wiped' : 'not wiped'],
+          ...(unit.saleGrade ? [['Sale grade', unit.saleGrade] as const] : []),
+          ...(unit.shipment ? [['Shipment', unit.shipment] as const] : []),
+        ]}
+      />
+    </>
+  );
+}
+
+function PartFacts({ part, name, unitTag }: { readonly part: Part; readonly name: string; readonly unitTag: string }) {
+  return (
+    <>
+      <Headline
+        lead={`Out of ${unitTag}, ${partStateNames[part.state]} at teardown.`}
+        aside={part.grade && <Punches grade={part.grade} size="large" />}
+      >
+        {name}: {placeNames[part.place]}
+        {part.bin && `, bin ${part.bin}`}
+      </Headline>
+      <Facts
+        facts={[
+          ['Fits', part.interchange],
+          ['Limited by', part.limiting ?? 'not graded'],
+          ...Object.entries(part.readings).map(([id, reading]) => [id, String(reading)] as const),
+        ]}
+      />
+    </>
+  );
+}
+
+function Facts({ facts }: { readonly facts: readonly (readonly [string, string])[] }) {
+  return (
+    <Box as="dl" display="grid" gridTemplateColumns="170px 1fr" maxW="640px">
+      {facts.map(([name, value]) => (
+        <Box key={name} display="contents">
+          <Box as="dt" color="inkMuted" py="6px" borderBottomWidth="1px" borderColor="rule">
+            {name}
+          </Box>
+          <Box as="dd" py="6px" borderBottomWidth="1px" borderColor="rule" fontWeight="600">
+            {value}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+interface Action {
+  readonly label: string;
+  readonly path: string;
+}
+
+function unitAction({ stage, tag }: Unit): Action | null {
+  switch (stage) {
+    case 'triage':
+      return { label: 'Look at it', path: `/triage?unit=${tag}` };
+    case 'teardown':
+      return { label: 'To the bench', path: `/bench/${tag}` };
+    case 'rebuild':
+      return { label: 'Rebuild it', path: `/bench/${tag}` };
+    case 'match':
+      return { label: 'Match it', path: `/match?unit=${tag}` };
+    case 'prove':
+      return { label: 'Prove it', path: `/prove?unit=${tag}` };
+    case 'send':
+      return { label: 'Send it', path: '/send' };
+    default:
+      return null;
+  }
+}
+
+function partAction({ place, tag }: Part): Action | null {
+  if (place === 'grade') return { label: 'Grade it', path: `/grade?part=${tag}` };
+  return place === 'to-shelve' ? { label: 'Put it away', path: '/shelf' } : null;
+}

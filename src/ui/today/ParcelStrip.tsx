@@ -1,0 +1,78 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import Link from 'next/link';
+import type { UnitStage } from '@/core/bench/stages';
+import type { ParcelProgress } from '@/services/today/readToday';
+import { sayCount } from '@/ui/words/amounts';
+
+type Fate = 'sold' | 'parts' | 'work' | 'out' | 'open';
+
+const fates: Readonly<Record<UnitStage, Fate>> = {
+  triage: 'open',
+  teardown: 'work',
+  match: 'work',
+  rebuild: 'work',
+  prove: 'work',
+  send: 'sold',
+  sent: 'sold',
+  spent: 'parts',
+  recycled: 'out',
+  'kept-apart': 'out',
+};
+
+const colours: Readonly<Record<Fate, string>> = {
+  sold: 'sound',
+  work: 'action',
+  parts: 'twine',
+  out: 'danger',
+  open: 'sunk',
+};
+const words: Readonly<Record<Fate, string>> = {
+  sold: 'sold or ready',
+  work: 'in work',
+  parts: 'for parts',
+  out: 'kept apart or recycled',
+  open: 'to go',
+};
+const order: readonly Fate[] = ['sold', 'work', 'parts', 'out', 'open'];
+
+/** A parcel as a strip of its units, each coloured by what became of it, with the counts in words. */
+export function ParcelStrip({ parcel, stages, untagged }: ParcelProgress) {
+  const counts = new Map<Fate, number>(order.map((fate) => [fate, 0]));
+  for (const { stage, count } of stages) counts.set(fates[stage], (counts.get(fates[stage]) ?? 0) + count);
+  counts.set('open', (counts.get('open') ?? 0) + untagged);
+  const total = [...counts.values()].reduce((sum, count) => sum + count, 0);
+  const says = order.flatMap((fate) => ((counts.get(fate) ?? 0) > 0 ? [`${counts.get(fate)} ${words[fate]}`] : []));
+  return (
+    <Box py="10px" borderBottomWidth="1px" borderColor="rule">
+      <Link href={`/dock?parcel=${parcel.id}`}>
+        <Box display="flex" justifyContent="space-between" gap="12px">
+          <Box as="span" textStyle="section">
+            {parcel.code}
+          </Box>
+          <Box as="span" textStyle="note">
+            {sayCount(total, 'unit')}
+          </Box>
+        </Box>
+      </Link>
+      <Box display="flex" flexWrap="wrap" gap="2px" my="6px" aria-hidden>
+        {order.flatMap((fate) =>
+          Array.from({ length: Math.min(counts.get(fate) ?? 0, 120) }, (_, at) => (
+            <Box
+              key={`${fate}${at}`}
+              w="9px"
+              h="14px"
+              bg={colours[fate]}
+              borderRadius="1px"
+              borderWidth={fate === 'open' ? '1px' : '0'}
+              borderColor="rule"
+            />
+          )),
+        )}
+      </Box>
+      <Box textStyle="note" color="inkMuted">
+        {says.join(' · ')}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,94 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Disposition } from '@/core/bench/stages';
+import { money } from '@/core/shared/money';
+import type { Valued } from '@/core/triage/valueDispositions';
+import { RangeBar } from '@/ui/base/RangeBar';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { dispositionNames } from '@/ui/words/names';
+
+const keys: Readonly<Record<Disposition, string>> = {
+  build: 'b',
+  donor: 'd',
+  'as-is': 's',
+  recycle: 'r',
+  quarantine: 'q',
+};
+const all = Object.keys(keys) as readonly Disposition[];
+
+/** Every choice with its money and the sentence that decides it, best first. */
+export function DispositionList({
+  valued,
+  proposed,
+  onDecide,
+}: {
+  readonly valued: readonly Valued[];
+  readonly proposed: Disposition;
+  readonly onDecide: (disposition: Disposition) => void;
+}) {
+  const scale = {
+    low: Math.min(0, ...valued.map(({ lowCents }) => lowCents)),
+    high: Math.max(1, ...valued.map(({ highCents }) => highCents)),
+  };
+  const shown =
+    valued.length > 0
+      ? valued.map(({ disposition }) => disposition)
+      : all.filter((disposition) => disposition === 'quarantine');
+  return (
+    <Box as="ul" mx="-20px">
+      {shown.map((disposition) => {
+        const entry = valued.find((candidate) => candidate.disposition === disposition);
+        const isFirst = disposition === proposed;
+        return (
+          <Box
+            as="li"
+            key={disposition}
+            px="20px"
+            py="10px"
+            bg={isFirst ? 'actionSoft' : undefined}
+            borderBottomWidth="1px"
+            borderColor="rule"
+          >
+            <Box display="flex" alignItems="center" gap="12px">
+              <KeyButton
+                keyName={keys[disposition]}
+                label={dispositionNames[disposition]}
+                size="small"
+                look="quiet"
+                bg="sheet"
+                flex="1"
+                justifyContent="flex-start"
+                fontSize={isFirst ? '19px' : '16px'}
+                onPress={() => onDecide(disposition)}
+              />
+              <Box
+                as="span"
+                fontSize={isFirst ? '20px' : '17px'}
+                fontWeight={isFirst ? '700' : '400'}
+                whiteSpace="nowrap"
+              >
+                {!entry || disposition === 'quarantine'
+                  ? ''
+                  : entry.isPossible
+                    ? `${entry.cents >= 0 ? '+ ' : ''}${money(entry.cents)}`
+                    : 'not possible'}
+              </Box>
+            </Box>
+            {entry && disposition !== 'quarantine' && (
+              <RangeBar
+                low={entry.lowCents}
+                best={entry.cents}
+                high={entry.highCents}
+                scale={scale}
+                tone={isFirst ? 'action' : 'ink'}
+              />
+            )}
+            <Box textStyle="note" color="inkMuted">
+              {entry?.because ?? 'Its model is not known: keep it apart, or identify it.'}
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

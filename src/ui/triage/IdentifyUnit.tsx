@@ -1,0 +1,200 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
+import type { ParcelLine } from '@/core/bench/entities';
+import type { Payloads } from '@/core/bench/events';
+import type { Model } from '@/core/procedure/model';
+import { Button } from '@/ui/base/Button';
+import { Dialog } from '@/ui/base/Dialog';
+import { Input } from '@/ui/base/Input';
+import { KeyCap } from '@/ui/base/KeyCap';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { KeyLayer } from '@/ui/keys/KeysProvider';
+import { findModels } from './findModels';
+
+type Identity = Payloads['unit-identified'];
+
+interface IdentifyProps {
+  readonly models: readonly Model[];
+  readonly line: ParcelLine | undefined;
+  readonly onClose: () => void;
+  readonly onIdentified: (identity: Identity) => void;
+}
+
+interface Question {
+  readonly key: 'revision' | 'configuration' | 'variant';
+  readonly asks: string;
+  readonly options: readonly { readonly id: string; readonly says: string }[];
+}
+
+/** Model by two letters, then one digit for each thing the eye can tell; the serial is read once. */
+export function IdentifyUnit({ models, line, onClose, onIdentified }: IdentifyProps) {
+  const [model, setModel] = useState<Model | null>(null);
+  const [answers, setAnswers] = useState<Partial<Record<Question['key'], string>>>({});
+  const questions = model ? questionsOf(model) : [];
+  const open = questions.find(({ key }) => answers[key] === undefined);
+  const finish = (serial: string) => {
+    if (!model) return;
+    const { revision, configuration, variant } = answers as Record<Question['key'], string>;
+    onIdentified({
+      modelId: model.id,
+      modelVersion: model.version,
+      revision,
+      configuration,
+      variant,
+      serial: serial.trim().toUpperCase(),
+    });
+  };
+  return (
+    <KeyLayer>
+      <Dialog title={model ? `${model.maker} ${model.name}` : 'Which model is it?'} onClose={onClose}>
+        {!model && <ChooseModel models={models} line={line} onChoose={(chosen) => choose(chosen)} />}
+        {model && open && (
+          <Ask
+            key={open.key}
+            question={open}
+            onAnswer={(id) => setAnswers((before) => ({ ...before, [open.key]: id }))}
+          />
+        )}
+        {model && !open && <ReadSerial expected={line?.serial ?? ''} onRead={finish} />}
+      </Dialog>
+    </KeyLayer>
+  );
+
+  function choose(chosen: Model) {
+    setModel(chosen);
+    // What has only one answer is not asked.
+    const alone = questionsOf(chosen).flatMap(({ key, options }) =>
+      options.length === 1 ? [[key, options[0]?.id]] : [],
+    );
+    setAnswers(Object.fromEntries(alone) as typeof answers);
+  }
+}
+
+function questionsOf(model: Model): readonly Question[] {
+  return [
+    {
+      key: 'revision',
+      asks: 'Which revision?',
+      options: model.revisions.map(({ id, tell }) => ({ id, says: `${id}: ${tell}` })),
+    },
+    {
+      key: 'configuration',
+      asks: 'What is fitted?',
+      options: model.configurations.map(({ id, name }) => ({ id, says: name })),
+    },
+    { key: 'variant', asks: 'Which variant?', options: model.variants.map(({ id, name }) => ({ id, says: name })) },
+  ];
+}
+
+function ChooseModel({
+  models,
+  line,
+  onChoose,
+}: {
+  readonly models: readonly Model[];
+  readonly line: ParcelLine | undefined;
+  readonly onChoose: (model: Model) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
+  const found = findModels(models, typed, line ? `${line.maker} ${line.model}` : '');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (found[0]) onChoose(found[0]);
+      }}
+    >
+      <Input
+        ref={field}
+        value={typed}
+        onChange={(event) => setTyped(event.currentTarget.value)}
+        aria-label="Letters of the model"
+        placeholder="la, sq, re … or a name"
+        fontSize="20px"
+        minH="52px"
+        autoComplete="off"
+      />
+      <Box as="ul" mt="10px">
+        {found.map((model, index) => (
+          <Box as="li" key={model.id}>
+            <Button
+              type="button"
+              look={index === 0 ? 'outline' : 'quiet'}
+              w="100%"
+              justifyContent="flex-start"
+              mb="6px"
+              onClick={() => onChoose(model)}
+            >
+              {index === 0 ? <KeyCap name="Enter" /> : <KeyCap name={model.letters} />}
+              <Box as="span" flex="1">
+                {model.maker} {model.name}
+              </Box>
+              <Box as="span" textStyle="note" color="inkMuted">
+                {model.kind}, {model.letters}
+              </Box>
+            </Button>
+          </Box>
+        ))}
+        {found.length === 0 && (
+          <Box color="inkMuted">No model has these letters. Press Esc and keep the unit apart as an unknown model.</Box>
+        )}
+      </Box>
+    </form>
+  );
+}
+
+function Ask({ question, onAnswer }: { readonly question: Question; readonly onAnswer: (id: string) => void }) {
+  return (
+    <Box>
+      <Box textStyle="lead" mb="10px">
+        {question.asks}
+      </Box>
+      <Box display="grid" gap="8px">
+        {question.options.map(({ id, says }, index) => (
+          <KeyButton
+            key={id}
+            keyName={String(index + 1)}
+            label={says}
+            look="outline"
+            justifyContent="flex-start"
+            onPress={() => onAnswer(id)}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function ReadSerial({ expected, onRead }: { readonly expected: string; readonly onRead: (serial: string) => void }) {
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.select(), []);
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        onRead(field.current?.value ?? '');
+      }}
+    >
+      <Box as="label" display="block">
+        <Box as="span" textStyle="lead" display="block" mb="8px">
+          Serial{expected && ', as the list has it: compare and press Enter, or scan the unit’s own'}
+        </Box>
+        <Input
+          ref={field}
+          defaultValue={expected}
+          maxLength={60}
+          fontFamily="mono"
+          fontSize="20px"
+          minH="52px"
+          autoComplete="off"
+        />
+      </Box>
+      <Button type="submit" look="action" size="wide" mt="14px" w="100%">
+        <KeyCap name="Enter" /> That is it
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,113 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Mark, Unit } from '@/core/bench/entities';
+import type { Model } from '@/core/procedure/model';
+import type { Finding } from '@/core/procedure/vocabulary';
+import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { KeyLayer, useKey } from '@/ui/keys/KeysProvider';
+import { findingNames } from '@/ui/words/names';
+
+const markKeys: Readonly<Record<Finding, string>> = {
+  crack: 'c',
+  dent: 't',
+  liquid: 'l',
+  swelling: 'w',
+  'screw-missing': 'm',
+  'opened-before': 'o',
+  'part-missing': 'p',
+};
+
+/** The unit's face with its marks. A mark is two keys: what, then where on the keypad of nine fields. */
+export function MarkedDrawing({
+  model,
+  unit,
+  onMark,
+}: {
+  readonly model: Model;
+  readonly unit: Unit;
+  readonly onMark: (mark: Mark) => void;
+}) {
+  const [faceIndex, setFaceIndex] = useState(0);
+  const [kind, setKind] = useState<Finding | null>(null);
+  const face = model.faces[faceIndex % model.faces.length] as Model['faces'][number];
+  const place = (field: number) => {
+    if (kind) onMark({ kind, face: face.id, field });
+    setKind(null);
+  };
+  const turn = () => setFaceIndex((index) => index + 1);
+  const elsewhere = unit.marks.filter((mark) => mark.face !== face.id);
+  return (
+    <Box flex="1" minH="0" display="flex" flexDirection="column">
+      <Box display="flex" justifyContent="center" py="10px" flex="1" alignItems="center">
+        <FaceDrawing
+          model={model}
+          face={face}
+          marks={unit.marks}
+          showsFields={kind !== null}
+          onField={place}
+          maxWidth={440}
+          maxHeight={300}
+        />
+      </Box>
+      <Box textStyle="note" color="inkMuted" display="flex" justifyContent="space-between" mb="8px">
+        <span>
+          {kind ? `Where is the ${findingNames[kind]}? Press its field, 1 to 9, Esc to leave it.` : `${face.name}.`}
+          {elsewhere.length > 0 && ` On other faces: ${elsewhere.map((mark) => findingNames[mark.kind]).join(', ')}.`}
+        </span>
+      </Box>
+      <Box display="flex" flexWrap="wrap" gap="6px">
+        {(Object.keys(markKeys) as Finding[]).map((finding) => (
+          <KeyButton
+            key={finding}
+            keyName={markKeys[finding]}
+            label={findingNames[finding]}
+            size="small"
+            look={kind === finding ? 'fault' : 'quiet'}
+            px="8px"
+            gap="6px"
+            fontSize="14px"
+            onPress={() => setKind(finding)}
+          />
+        ))}
+        <KeyButton keyName="f" label="other face" size="small" px="8px" gap="6px" fontSize="14px" onPress={turn} />
+      </Box>
+      {kind && (
+        <KeyLayer>
+          <FieldKeys onField={place} onTurn={turn} onLeave={() => setKind(null)} />
+        </KeyLayer>
+      )}
+    </Box>
+  );
+}
+
+function FieldKeys({
+  onField,
+  onTurn,
+  onLeave,
+}: {
+  readonly onField: (field: number) => void;
+  readonly onTurn: () => void;
+  readonly onLeave: () => void;
+}) {
+  return (
+    <>
+      {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((field) => (
+        <FieldKey key={field} field={field} onField={onField} />
+      ))}
+      <LeaveKeys onTurn={onTurn} onLeave={onLeave} />
+    </>
+  );
+}
+
+function FieldKey({ field, onField }: { readonly field: number; readonly onField: (field: number) => void }) {
+  useKey(String(field), `Field ${field}`, () => onField(field));
+  return null;
+}
+
+function LeaveKeys({ onTurn, onLeave }: { readonly onTurn: () => void; readonly onLeave: () => void }) {
+  useKey('f', 'Other face', onTurn);
+  useKey('Escape', 'Leave it', onLeave);
+  return null;
+}

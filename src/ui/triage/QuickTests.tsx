@@ -1,0 +1,59 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { Check, CircleDashed, X } from 'lucide-react';
+import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { testNames } from '@/ui/words/names';
+
+const next: Readonly<Record<TestResult, TestResult>> = { 'not-tested': 'sound', sound: 'fault', fault: 'not-tested' };
+const looks = { sound: 'sound', fault: 'fault', 'not-tested': 'quiet' } as const;
+const symbols = { sound: Check, fault: X, 'not-tested': CircleDashed } as const;
+const words: Readonly<Record<TestResult, string>> = { sound: 'sound', fault: 'fault', 'not-tested': 'not tested' };
+
+interface QuickTestsProps {
+  readonly tests: readonly DeviceTest[];
+  readonly results: Readonly<Partial<Record<DeviceTest, TestResult>>>;
+  readonly onNote: (test: DeviceTest, result: TestResult) => void;
+}
+
+/** One key a test, three states: not tested, sound, fault, and round again. */
+export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
+  const open = tests.filter((test) => (results[test] ?? 'not-tested') === 'not-tested');
+  return (
+    <Box display="grid" gridTemplateColumns="repeat(5, minmax(0, 1fr))" gap="6px">
+      {tests.map((test, index) => {
+        const result = results[test] ?? 'not-tested';
+        const Symbol = symbols[result];
+        return (
+          <KeyButton
+            key={test}
+            keyName={String((index + 1) % 10)}
+            label={`${testNames[test]}: ${words[result]}`}
+            look={looks[result]}
+            justifyContent="flex-start"
+            px="9px"
+            gap="8px"
+            fontSize="15px"
+            onPress={() => onNote(test, next[result])}
+          >
+            <Box as="span" flex="1" minW="0">
+              {testNames[test]}
+            </Box>
+            <Symbol size={17} aria-label={words[result]} />
+          </KeyButton>
+        );
+      })}
+      <KeyButton
+        keyName="a"
+        label="All others sound"
+        look="outline"
+        justifyContent="flex-start"
+        px="9px"
+        gap="8px"
+        fontSize="15px"
+        isEnabled={open.length > 0}
+        onPress={() => open.forEach((test) => onNote(test, 'sound'))}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,155 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import type { Unit } from '@/core/bench/entities';
+import type { Disposition } from '@/core/bench/stages';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import { valueDispositions } from '@/core/triage/valueDispositions';
+import type { TriageView } from '@/services/triage/readTriage';
+import { Headline } from '@/ui/base/Headline';
+import { Nothing } from '@/ui/base/Nothing';
+import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { useChosen } from '@/ui/keys/useChosen';
+import { dispositionNames } from '@/ui/words/names';
+import { DispositionList } from './DispositionList';
+import { IdentifyUnit } from './IdentifyUnit';
+import { MarkedDrawing } from './MarkedDrawing';
+import { QuickTests } from './QuickTests';
+import { UnitQueue } from './UnitQueue';
+
+/** What is each unit good for? One at a time: identity, marks, tests; the proposal with its money. */
+export function TriageScreen({ view, first }: { readonly view: TriageView; readonly first: string | undefined }) {
+  const seeds = useMemo(() => ({ models: view.models, units: view.units }), [view]);
+  const shop = useShop(seeds);
+  const waiting = shop.units.filter(({ stage }) => stage === 'triage');
+  const { chosen, choose } = useChosen(
+    waiting.map(({ id }) => id),
+    view.units.find(({ tag }) => tag === first)?.id,
+  );
+  const unit = waiting.find(({ id }) => id === chosen);
+  if (!unit) {
+    return (
+      <Box p="28px">
+        <Headline lead="Tag units at the Dock, and they wait here.">Every unit has been looked at</Headline>
+        <KeyButton keyName="u" label="Take the last one back" onPress={() => void shop.takeBack()} />
+      </Box>
+    );
+  }
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: '230px minmax(0, 1fr) 370px' }}
+      minH="calc(100vh - 84px)"
+    >
+      <UnitQueue units={waiting} models={view.models} lines={view.lines} chosen={unit.id} onChoose={choose} />
+      <OneUnit key={unit.id} unit={unit} view={view} shop={shop} />
+    </Box>
+  );
+}
+
+function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: TriageView; readonly shop: Shop }) {
+  const [isIdentifying, setIdentifying] = useState(false);
+  const model = view.models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
+  const line = view.lines[unit.id];
+  const valued = useMemo(
+    () =>
+      model
+        ? valueDispositions(model, unit, { shelf: view.shelf, yields: view.yields[model.id] ?? {} }, startingHouseRules)
+        : [],
+    [model, unit, view],
+  );
+  const proposed: Disposition = valued[0]?.disposition ?? 'quarantine';
+  const decide = (disposition: Disposition) => {
+    const hasSwelling = unit.marks.some(({ kind }) => kind === 'swelling');
+    const apartPlace =
+      disposition !== 'quarantine' ? null : hasSwelling ? 'hazard' : model ? 'ownership' : 'unknown-model';
+    shop.act('unit-decided', unit.id, { disposition, proposed, apartPlace });
+  };
+
+  return (
+    <>
+      <Box p="20px 24px" display="flex" flexDirection="column" gap="14px" minW="0">
+        <Box display="flex" gap="16px" alignItems="flex-start">
+          <Box flex="1">
+            <Box as="h1" textStyle="headline">
+              {model ? `${model.maker} ${model.name}` : `${unit.tag}: which model is it?`}
+              {model && (
+                <Box as="span" fontSize="18px" fontWeight="400" color="inkMuted" ms="10px">
+                  revision {unit.revision}, {nameIn(model.configurations, unit.configuration)},{' '}
+                  {nameIn(model.variants, unit.variant)}
+                </Box>
+              )}
+            </Box>
+            <Box color="inkMuted" mt="2px">
+              {line
+                ? `The list says: ${line.maker} ${line.model}, ${line.serial}${line.note ? `, “${line.note}”` : ''}.`
+                : 'It was not on the list.'}
+              {model && ` Serial ${unit.serial ?? 'not read'}.`}
+            </Box>
+          </Box>
+          <KeyButton
+            keyName="i"
+            label={model ? 'Identify again' : 'Identify'}
+            look={model ? 'quiet' : 'action'}
+            onPress={() => setIdentifying(true)}
+          />
+          <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+        </Box>
+        {model ? (
+          <>
+            <MarkedDrawing
+              model={model}
+              unit={unit}
+              onMark={(mark) => void shop.act('mark-placed', unit.id, { mark })}
+            />
+            <QuickTests
+              tests={model.tests}
+              results={unit.tests}
+              onNote={(test, result) => void shop.act('test-noted', unit.id, { test, result })}
+            />
+          </>
+        ) : (
+          <Nothing>
+            Identify it with a few keys, or keep it apart as an unknown model. Marks and tests come then.
+          </Nothing>
+        )}
+      </Box>
+      <Box bg="sheet" borderStartWidth="1px" borderColor="rule" p="20px" display="flex" flexDirection="column">
+        <Box display="flex" justifyContent="space-between" alignItems="baseline" mb="10px">
+          <Box as="h2" textStyle="section">
+            What it is good for
+          </Box>
+          <Box as="span" textStyle="caption" color="inkMuted">
+            money after parts and labour
+          </Box>
+        </Box>
+        <DispositionList valued={valued} proposed={proposed} onDecide={decide} />
+        <Box mt="auto" pt="16px">
+          <KeyButton
+            keyName=" "
+            label={`${dispositionNames[proposed]} it, tag ${unit.tag}`}
+            look="action"
+            size="wide"
+            w="100%"
+            onPress={() => decide(proposed)}
+          />
+        </Box>
+      </Box>
+      {isIdentifying && (
+        <IdentifyUnit
+          models={view.models}
+          line={line}
+          onClose={() => setIdentifying(false)}
+          onIdentified={(identity) => {
+            setIdentifying(false);
+            shop.act('unit-identified', unit.id, identity);
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+const nameIn = (items: readonly { readonly id: string; readonly name: string }[], id: string | null): string =>
+  items.find((item) => item.id === id)?.name ?? '';

@@ -1,0 +1,141 @@
+import type {
+  ApartPlace,
+  DefectCode,
+  Disposition,
+  Knot,
+  PartPlace,
+  PartState,
+  ScrewTroubleKind,
+  UnitStage,
+} from '@/core/bench/stages';
+import type { EventType } from '@/core/bench/events';
+import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
+
+/** The words of the bench for the codes of the core. */
+export const knotNames: Readonly<Record<Knot, string>> = {
+  dock: 'Dock',
+  triage: 'Triage',
+  teardown: 'Teardown',
+  grade: 'Grade',
+  shelf: 'Shelf',
+  match: 'Match',
+  rebuild: 'Rebuild',
+  prove: 'Prove',
+  send: 'Send',
+};
+
+export const stageNames: Readonly<Record<UnitStage, string>> = {
+  triage: 'triage',
+  teardown: 'teardown',
+  match: 'match',
+  rebuild: 'rebuild',
+  prove: 'prove',
+  send: 'ready to send',
+  sent: 'sent',
+  spent: 'taken for parts',
+  recycled: 'recycled',
+  'kept-apart': 'kept apart',
+};
+
+export const placeNames: Readonly<Record<PartPlace, string>> = {
+  grade: 'waits for a grade',
+  'to-shelve': 'waits for a bin',
+  shelf: 'on the shelf',
+  assigned: 'set aside for a unit',
+  fitted: 'built in',
+  scrap: 'scrap',
+};
+
+export const dispositionNames: Readonly<Record<Disposition, string>> = {
+  build: 'Build',
+  donor: 'Donor',
+  'as-is': 'Sell as it is',
+  recycle: 'Recycle',
+  quarantine: 'Keep apart',
+};
+
+export const apartNames: Readonly<Record<ApartPlace, string>> = {
+  hazard: 'hazard',
+  ownership: 'ownership',
+  'unknown-model': 'unknown model',
+};
+
+export const testNames: Readonly<Record<DeviceTest, string>> = {
+  starts: 'Starts',
+  charges: 'Charges',
+  picture: 'Picture',
+  touch: 'Touch',
+  keys: 'Keys',
+  sound: 'Sound',
+  cameras: 'Cameras',
+  radios: 'Radios',
+  ports: 'Ports',
+  'account-lock': 'No account lock',
+};
+
+export const findingNames: Readonly<Record<Finding, string>> = {
+  crack: 'crack',
+  dent: 'dent',
+  liquid: 'liquid',
+  swelling: 'swelling',
+  'screw-missing': 'screw missing',
+  'opened-before': 'opened before',
+  'part-missing': 'part missing',
+};
+
+export const partStateNames: Readonly<Record<PartState, string>> = {
+  sound: 'sound',
+  suspect: 'suspect',
+  'broken-before': 'broken before',
+  'broken-by-us': 'broken by us',
+  missing: 'missing',
+};
+
+export const defectNames: Readonly<Record<DefectCode, string>> = {
+  'flex-torn': 'flex torn',
+  'connector-lifted': 'connector lifted',
+  'panel-cracked': 'panel cracked',
+  'cover-cracked': 'cover cracked',
+  'clip-broken': 'clip broken',
+  'cell-bent': 'cell bent',
+  'wire-torn': 'wire torn',
+  'liquid-found': 'liquid found',
+  'earlier-repair': 'earlier repair',
+  'screw-too-long': 'screw too long',
+};
+
+export const screwTroubleNames: Readonly<Record<ScrewTroubleKind, string>> = {
+  missing: 'missing',
+  stripped: 'stripped',
+  foreign: 'foreign',
+  short: 'too short',
+  stuck: 'stuck',
+};
+
+export const eventNames: Readonly<Record<EventType, string>> = {
+  'parcel-made': 'parcel made',
+  'lines-expected': 'list read',
+  'unit-tagged': 'tagged',
+  'unit-identified': 'identified',
+  'mark-placed': 'mark placed',
+  'test-noted': 'test noted',
+  'wipe-recorded': 'wiped',
+  'unit-decided': 'decided',
+  'sheet-started': 'run sheet started',
+  'step-done': 'step done',
+  'part-trouble': 'part in trouble',
+  'screw-trouble': 'screw in trouble',
+  'gate-judged': 'gate judged',
+  'sheet-closed': 'run sheet closed',
+  'part-graded': 'graded',
+  'part-shelved': 'put in a bin',
+  'part-scrapped': 'scrapped',
+  'part-assigned': 'part set aside',
+  'part-released': 'part put back',
+  'unit-matched': 'matched',
+  'proof-noted': 'proof noted',
+  'unit-proven': 'released for sale',
+  'unit-reworked': 'back to match',
+  'unit-sent': 'sent',
+  undone: 'taken back',
+};

@@ -1,0 +1,51 @@
+'use client';
+import { useCallback } from 'react';
+import type { DayCount } from '@/data/yields/finishedPerDay';
+import { Chart } from '@/ui/charts/Chart';
+import type { Palette } from '@/ui/charts/palette';
+
+/** Units released and sent, day by day. Days without any are left out. */
+export function DaysChart({ days }: { readonly days: readonly DayCount[] }) {
+  const option = useCallback(
+    (palette: Palette) => ({
+      grid: { left: 28, right: 8, top: 14, bottom: 24 },
+      xAxis: {
+        type: 'category',
+        data: days.map(({ day }) => `${Number(day.slice(8))}.${Number(day.slice(5, 7))}.`),
+        axisTick: { show: false },
+        axisLine: { lineStyle: { color: palette.rule } },
+        axisLabel: { color: palette.inkMuted, fontSize: 13 },
+      },
+      yAxis: {
+        type: 'value',
+        minInterval: 1,
+        axisLabel: { color: palette.inkMuted, fontSize: 13 },
+        splitLine: { lineStyle: { color: palette.rule } },
+      },
+      series: [
+        {
+          type: 'bar',
+          name: 'released',
+          barMaxWidth: 16,
+          data: days.map(({ released }) => released),
+          itemStyle: { color: palette.action },
+        },
+        {
+          type: 'bar',
+          name: 'sent',
+          barMaxWidth: 16,
+          data: days.map(({ sent }) => sent),
+          itemStyle: { color: 'transparent', borderColor: palette.twine, borderWidth: 2 },
+        },
+      ],
+    }),
+    [days],
+  );
+  return (
+    <Chart
+      says={`Units finished: ${days.map(({ day, released, sent }) => `${day} ${released} released ${sent} sent`).join(', ')}`}
+      height={170}
+      option={option}
+    />
+  );
+}
