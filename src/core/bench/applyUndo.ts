@@ -1,4 +1,5 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import type { EntityKind } from './entities';
 import type { BenchEvent } from './events';
 import type { Change, World } from './world';
 
@@ -18,8 +19,16 @@ export function applyUndo(world: World, event: BenchEvent<'undone'>): Outcome<re
   for (const { kind, id, before } of recorded.touched) {
     const now = world.find(kind, id);
     if (!now || now.lastEventId !== event.payload.eventId) return refuse('undo-too-late');
-    if (kind === 'parcel' && world.countUnits(id) > 0) return refuse('undo-too-late');
+    if (before === null && hasUnits(world, kind, id)) return refuse('undo-too-late');
     changes.push({ kind, id, before: now, after: before && { ...before, version: now.version + 1 } } as Change);
   }
   return accept(changes);
+}
+
+/** A parcel or a line of its list cannot go while a unit was tagged for it. */
+function hasUnits(world: World, kind: EntityKind, id: string): boolean {
+  if (kind === 'parcel') return world.countUnits(id) > 0;
+  if (kind !== 'line') return false;
+  const line = world.find('line', id);
+  return line !== undefined && world.findUnitByLine(line.parcelId, line.lineNo) !== undefined;
 }

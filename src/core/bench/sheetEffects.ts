@@ -184,12 +184,8 @@ function fit(
   const slots = step.places.filter((slot) => unit.assigned[slot] !== undefined);
   const parts = slots.map((slot) => world.find('part', unit.assigned[slot] as string));
   if (parts.some((part) => part === undefined)) return refuse('not-found', { id: slots.join(', ') });
-  const fitted = { ...unit.fitted };
-  const assigned = { ...unit.assigned };
-  for (const slot of slots) {
-    fitted[slot] = unit.assigned[slot] as string;
-    delete assigned[slot];
-  }
+  const fitted = { ...unit.fitted, ...Object.fromEntries(slots.map((slot) => [slot, unit.assigned[slot] as string])) };
+  const assigned = Object.fromEntries(Object.entries(unit.assigned).filter(([slot]) => !slots.includes(slot)));
   return accept({
     unit: { ...unit, fitted, assigned },
     parts: (parts as Part[]).map((part) => partChange(part, { ...part, place: 'fitted', bin: null })),

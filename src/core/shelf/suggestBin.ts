@@ -1,7 +1,8 @@
 import type { Part } from '@/core/bench/entities';
 
 /**
- * Where a part should lie: with its own kind when a bin of its class and grade has room, else the first empty bin.
+ * Where a part should lie: with its own kind: a bin that has its class and grade, else one
+ * of its class alone or empty, else any with room.
  *
  * @param part    the part to put away
  * @param stored  every part on the shelf
@@ -17,8 +18,12 @@ export function suggestBin(
 ): string | undefined {
   const contents = new Map(bins.map((bin) => [bin, stored.filter((other) => other.bin === bin)]));
   const fits = (bin: string) => (contents.get(bin)?.length ?? 0) < room;
-  const alike = bins.find((bin) => fits(bin) && contents.get(bin)?.some((other) => isAlike(other, part)));
-  return alike ?? bins.find((bin) => contents.get(bin)?.length === 0) ?? bins.find(fits);
+  const lying = (bin: string) => contents.get(bin) ?? [];
+  const alike = bins.find((bin) => fits(bin) && lying(bin).some((other) => isAlike(other, part)));
+  const ownClass = bins.find(
+    (bin) => fits(bin) && lying(bin).length > 0 && lying(bin).every(({ interchange }) => interchange === part.interchange),
+  );
+  return alike ?? ownClass ?? bins.find((bin) => lying(bin).length === 0) ?? bins.find(fits);
 }
 
 const isAlike = (a: Pick<Part, 'interchange' | 'grade'>, b: Pick<Part, 'interchange' | 'grade'>) =>

@@ -10,6 +10,9 @@ import type { EventRow, ParcelRow, PartRow, UnitRow } from '@/data/rows';
 import { toUnit } from '@/data/units/unitRows';
 import { findEntities } from './entityTables';
 
+/** Taking back a parcel or its list asks whether a unit was tagged for it. */
+const mostUnits = 20_000;
+
 /** Loads and locks what a fact involves, so that the core can judge it. */
 export async function loadWorld(trx: Knex, event: BenchEvent): Promise<MemoryWorld> {
   const { keys, parcelCode, serial, line, undoes } = involved(event);
@@ -26,7 +29,7 @@ export async function loadWorld(trx: Knex, event: BenchEvent): Promise<MemoryWor
   // Enough to answer the world's questions about others: one unit with that line, serial or parcel settles each.
   if (line) units.push(...(await unitsWhere(trx, { parcel_id: line.parcelId, line_no: line.lineNo })));
   if (serial) units.push(...(await unitsWhere(trx, { serial })));
-  if (recorded) for (const { id } of found.parcel) units.push(...(await unitsWhere(trx, { parcel_id: id }, 1)));
+  if (recorded) for (const { id } of found.parcel) units.push(...(await unitsWhere(trx, { parcel_id: id }, mostUnits)));
 
   const world = new MemoryWorld(await modelsFor(trx, found.unit, event));
   for (const parcel of found.parcel) world.put('parcel', parcel);

@@ -8,7 +8,7 @@ import type { OutcomeCount } from '@/core/yields/harvestYield';
 export async function outcomeCounts(db: Knex): Promise<readonly OutcomeCount[]> {
   const [rows] = (await db.raw(`
     with standing as (
-      select e.* from events e left join events undo on undo.undoes = e.id where undo.id is null
+      select e.* from events e left join events back on back.undoes = e.id where back.id is null
     ), freed as (
       select e.model_id, j.part_ref, j.part_id, j.state
       from standing e

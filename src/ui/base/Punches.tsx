@@ -26,7 +26,7 @@ export function Punches({ grade, size = 'small' }: { readonly grade: Grade; read
         {grade}
       </Box>
       {[0, 1, 2, 3].map((at) => (
-        <Hole key={at} state={at < filled ? 'filled' : 'open'} aria-hidden />
+        <Hole key={at} state={at < filled ? 'filled' : 'open'} size={size} aria-hidden />
       ))}
     </Box>
   );

@@ -29,7 +29,7 @@ export function Section({
           {title}
         </Box>
         {note && (
-          <Box as="span" textStyle="caption" color="inkMuted">
+          <Box as="span" textStyle="caption" color="inkMuted" whiteSpace="nowrap">
             {note}
           </Box>
         )}

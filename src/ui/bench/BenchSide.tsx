@@ -40,10 +40,10 @@ export function BenchSide({
       aria-label="Tray and parts"
     >
       <Section
-        title={step.cups.length === 0 ? 'Tray: no screws in this step' : 'Tray'}
+        title={step.cups.length === 0 ? 'Tray: none in this step' : 'Tray'}
         note={`${ledger.out} out · ${ledger.returned} in`}
       >
-        <Box as="ul" display="grid" gridTemplateColumns="repeat(4, 1fr)" gap="6px" pt="10px">
+        <Box as="ul" display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="6px" pt="10px">
           {sheet.cups.map((cup) => (
             <CupView key={cup.cup} cup={cup} step={step} state={state} />
           ))}

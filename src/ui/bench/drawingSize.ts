@@ -5,4 +5,4 @@ export const drawingSize = ({
   widthMm,
   heightMm,
 }: Pick<Face, 'widthMm' | 'heightMm'>): { readonly width: number; readonly height: number } =>
-  widthMm >= heightMm ? { width: 600, height: 330 } : { width: 420, height: 350 };
+  widthMm >= heightMm ? { width: 620, height: 390 } : { width: 420, height: 390 };

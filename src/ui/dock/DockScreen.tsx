@@ -81,7 +81,9 @@ function ParcelRow({
         <Box flex="1" minW="0">
           <Box fontWeight="600">{parcel.code}</Box>
           <Box textStyle="caption" opacity={0.85}>
-            {parcel.supplier} · {parcel.receivedOn}
+            {parcel.supplier}
+            <br />
+            {parcel.receivedOn}
           </Box>
         </Box>
         <Box as="span" fontWeight="700">
@@ -137,7 +139,7 @@ function OpenParcel({
           size="wide"
           onPress={() => tag(line ?? null)}
         />
-        <KeyButton keyName="x" label="Tag one that is not on the list" onPress={() => tag(null)} />
+        <KeyButton keyName="x" label="Tag one off the list" onPress={() => tag(null)} />
         <KeyButton keyName="i" label="Import the list" onPress={onImport} />
         <KeyButton keyName="u" label="Take back" onPress={takeBack} />
         <KeyButton keyName="g" label="Go to triage" onPress={() => router.push('/triage')} />

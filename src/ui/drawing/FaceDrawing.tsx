@@ -86,7 +86,9 @@ export function FaceDrawing({
   // Lettering is sized in screen pixels whatever the device's size.
   const px = (pixels: number) => pixels / scale;
   const own = joints.filter((joint) => joint.face === face.id);
-  const others = model.joints.filter((joint) => joint.face === face.id && !own.includes(joint));
+  const others = model.joints.filter(
+    (joint) => joint.face === face.id && joint.kind !== 'tape' && !own.includes(joint),
+  );
   return (
     <Box position="relative" display="inline-block">
       <Svg

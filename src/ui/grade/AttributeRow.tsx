@@ -25,7 +25,15 @@ interface ReadingProps<A extends Attribute> {
 }
 
 /** One attribute: how to measure it, what was read, what that makes of it. */
-export function AttributeRow({ attribute, reading, grade, isCurrent, isLimiting, onRead, onWanted }: AttributeRowProps) {
+export function AttributeRow({
+  attribute,
+  reading,
+  grade,
+  isCurrent,
+  isLimiting,
+  onRead,
+  onWanted,
+}: AttributeRowProps) {
   return (
     <Box
       as="li"

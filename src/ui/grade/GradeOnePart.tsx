@@ -87,7 +87,7 @@ export function GradeOnePart({
       >
         <Section title={judged.ok ? 'Its grade' : 'So far, at best'}>
           <Box py="16px">
-            <Punches grade={grade} size="large" />
+            {readCount > 0 ? <Punches grade={grade} size="large" /> : <Box color="inkMuted">nothing read yet</Box>}
           </Box>
           <Box color="inkMuted">
             {judged.ok && grade !== 'X' && `Fetches ${money(kind.valueCents[grade] ?? 0)}.`}

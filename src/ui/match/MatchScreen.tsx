@@ -140,16 +140,18 @@ function UnitRow({
       </td>
       {categories.map((category) => (
         <td key={category}>
-          {needs
-            .filter(({ part }) => part.category === category)
-            .map((need) => (
-              <SlotCell
-                key={need.part.id}
-                need={need}
-                part={parts.find(({ id }) => id === unit.assigned[need.part.id])}
-                sellsAt={sellsAt}
-              />
-            ))}
+          <Box display="flex" gap="8px" alignItems="center">
+            {needs
+              .filter(({ part }) => part.category === category)
+              .map((need) => (
+                <SlotCell
+                  key={need.part.id}
+                  need={need}
+                  part={parts.find(({ id }) => id === unit.assigned[need.part.id])}
+                  sellsAt={sellsAt}
+                />
+              ))}
+          </Box>
         </td>
       ))}
       <td>

@@ -183,7 +183,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
           <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
           <KeyButton
             keyName=" "
-            label={`Release ${unit.tag} at ${sale.saleGrade}`}
+            label={`Release it at ${sale.saleGrade}`}
             look="action"
             size="wide"
             isEnabled={isReady}

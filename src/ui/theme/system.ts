@@ -17,6 +17,7 @@ const textStyles = defineTextStyles({
 });
 
 const config = defineConfig({
+  preflight: true,
   theme: {
     tokens: {
       fonts: {
@@ -24,7 +25,7 @@ const config = defineConfig({
         heading: { value: 'var(--font-next), system-ui, sans-serif' },
         mono: { value: 'var(--font-mono), ui-monospace, monospace' },
       },
-      radii: { soft: { value: '3px' }, cup: { value: '8px' } },
+      radii: { soft: { value: '3px' }, full: { value: '9999px' }, cup: { value: '8px' } },
       sizes: { target: { value: '48px' } },
     },
     semanticTokens: { colors: semanticColors },

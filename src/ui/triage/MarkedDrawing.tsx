@@ -40,7 +40,7 @@ export function MarkedDrawing({
   const elsewhere = unit.marks.filter((mark) => mark.face !== face.id);
   return (
     <Box flex="1" minH="0" display="flex" flexDirection="column">
-      <Box display="flex" justifyContent="center" py="10px" flex="1" alignItems="center">
+      <Box display="flex" justifyContent="center" py="4px" flex="1" alignItems="center">
         <FaceDrawing
           model={model}
           face={face}
@@ -48,7 +48,7 @@ export function MarkedDrawing({
           showsFields={kind !== null}
           onField={place}
           maxWidth={440}
-          maxHeight={300}
+          maxHeight={250}
         />
       </Box>
       <Box textStyle="note" color="inkMuted" display="flex" justifyContent="space-between" mb="8px">

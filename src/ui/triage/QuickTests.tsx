@@ -31,15 +31,16 @@ export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
             label={`${testNames[test]}: ${words[result]}`}
             look={looks[result]}
             justifyContent="flex-start"
-            px="9px"
-            gap="8px"
-            fontSize="15px"
+            px="8px"
+            gap="7px"
+            fontSize="14px"
+            whiteSpace="nowrap"
             onPress={() => onNote(test, next[result])}
           >
             <Box as="span" flex="1" minW="0">
               {testNames[test]}
             </Box>
-            <Symbol size={17} aria-label={words[result]} />
+            <Symbol size={15} aria-label={words[result]} />
           </KeyButton>
         );
       })}
@@ -48,9 +49,10 @@ export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
         label="All others sound"
         look="outline"
         justifyContent="flex-start"
-        px="9px"
-        gap="8px"
-        fontSize="15px"
+        px="8px"
+        gap="7px"
+        fontSize="14px"
+        whiteSpace="nowrap"
         isEnabled={open.length > 0}
         onPress={() => open.forEach((test) => onNote(test, 'sound'))}
       />

@@ -39,8 +39,8 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: '230px minmax(0, 1fr) 370px' }}
-      minH="calc(100vh - 84px)"
+      gridTemplateColumns={{ base: '1fr', lg: '200px minmax(0, 1fr) 350px' }}
+      h={{ lg: 'calc(100vh - 84px)' }}
     >
       <UnitQueue units={waiting} models={view.models} lines={view.lines} chosen={unit.id} onChoose={choose} />
       <OneUnit key={unit.id} unit={unit} view={view} shop={shop} />
@@ -69,7 +69,7 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
 
   return (
     <>
-      <Box p="20px 24px" display="flex" flexDirection="column" gap="14px" minW="0">
+      <Box p="16px 22px" display="flex" flexDirection="column" gap="12px" minW="0" minH="0" overflowY="auto">
         <Box display="flex" gap="16px" alignItems="flex-start">
           <Box flex="1">
             <Box as="h1" textStyle="headline">
@@ -115,7 +115,16 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
           </Nothing>
         )}
       </Box>
-      <Box bg="sheet" borderStartWidth="1px" borderColor="rule" p="20px" display="flex" flexDirection="column">
+      <Box
+        bg="sheet"
+        borderStartWidth="1px"
+        borderColor="rule"
+        p="16px 20px"
+        display="flex"
+        flexDirection="column"
+        minH="0"
+        overflowY="auto"
+      >
         <Box display="flex" justifyContent="space-between" alignItems="baseline" mb="10px">
           <Box as="h2" textStyle="section">
             What it is good for

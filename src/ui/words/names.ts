@@ -70,7 +70,7 @@ export const testNames: Readonly<Record<DeviceTest, string>> = {
   cameras: 'Cameras',
   radios: 'Radios',
   ports: 'Ports',
-  'account-lock': 'No account lock',
+  'account-lock': 'Not locked',
 };
 
 export const findingNames: Readonly<Record<Finding, string>> = {

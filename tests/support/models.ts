@@ -1,0 +1,65 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Arc, Model, Operation } from '@/core/procedure/model';
+
+const read = (id: string): Model => JSON.parse(readFileSync(join(__dirname, '../../data/models', `${id}.json`), 'utf8')) as Model;
+
+/** The models that ship with the application. */
+export const phone = read('oddkin-lantern-5');
+export const laptop = read('marrowby-slate-quay');
+export const handset = read('brinewell-reed-2');
+export const shippedModels = [phone, laptop, handset] as const;
+
+/** An operation with everything that a test does not care about filled in. */
+export function operation(id: string, given: Partial<Operation> = {}): Operation {
+  return {
+    id,
+    title: `Do ${id}`,
+    detail: '',
+    face: 'top',
+    tool: 'Hands',
+    opens: [],
+    frees: [],
+    after: [],
+    minutes: { low: 1, likely: 1, high: 1 },
+    cautions: [],
+    back: null,
+    ...given,
+  };
+}
+
+export const after = (...any: string[]): Arc => ({ any, reason: 'physical', because: `${any.join(' or ')} is in the way.` });
+
+/** A small sound model around some operations. */
+export function smallModel(operations: readonly Operation[], given: Partial<Model> = {}): Model {
+  const parts = [...new Set(operations.flatMap(({ frees }) => frees))].map((id) => ({
+    id,
+    name: id,
+    aliases: [],
+    category: 'speaker' as const,
+    interchange: id,
+    slot: 'functional' as const,
+    valueCents: { A: 400, B: 300, C: 200, D: 100 },
+  }));
+  return {
+    format: 'plucky-parcel/model@1',
+    id: 'small',
+    version: 1,
+    maker: 'Fennick',
+    name: 'Small',
+    kind: 'handheld',
+    letters: 'sm',
+    aliases: [],
+    revisions: [{ id: 'a', tell: 'none other' }],
+    configurations: [{ id: 'standard', name: 'standard', absentParts: [] }],
+    variants: [{ id: 'plain', name: 'plain', priceCents: 0 }],
+    priceCents: { A: 4000, B: 3000, C: 2000, D: 1000 },
+    tests: ['starts'],
+    proofOfOff: 'It is off.',
+    faces: [{ id: 'top', name: 'Top', widthMm: 50, heightMm: 100, cornerMm: 2, outlines: [], keepOut: [] }],
+    parts,
+    joints: [],
+    operations,
+    ...given,
+  };
+}

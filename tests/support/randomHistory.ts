@@ -1,0 +1,164 @@
+import { defaultTargets, freedByStep, nextStep, partsToTag, sheetKindAt, sheetOf } from '@/core/bench/sheetOf';
+import { fitsSlot, slotNeeds } from '@/core/bench/slots';
+import { defectCodes, dispositions, screwTroubles } from '@/core/bench/stages';
+import type { Part, Unit } from '@/core/bench/entities';
+import { subjectKinds, type BenchEvent, type EventType, type Payloads } from '@/core/bench/events';
+import type { MemoryWorld } from '@/core/bench/memoryWorld';
+import { findings, testResults } from '@/core/procedure/vocabulary';
+import type { Model } from '@/core/procedure/model';
+import { saleGrades } from '@/core/shared/grades';
+import type { Chance } from '../../scripts/demo/chance';
+import { inventReadings } from '../../scripts/demo/readings';
+
+type Draft = { [T in EventType]: { readonly type: T; readonly subjectId: string; readonly payload: Payloads[T] } }[EventType];
+
+/** Makes up facts that could happen next in a world: mostly possible ones, now and then one that must be refused. */
+export class RandomHistory {
+  private serial = 0;
+  private readonly made: { id: string; subjectId: string }[] = [];
+
+  constructor(
+    private readonly world: MemoryWorld,
+    private readonly models: readonly Model[],
+    private readonly chance: Chance,
+  ) {}
+
+  next(): BenchEvent {
+    const draft = this.draft();
+    const kind = subjectKinds[draft.type];
+    const version = kind ? this.world.find(kind, draft.subjectId)?.version : undefined;
+    const makesSubject = draft.type === 'parcel-made' || draft.type === 'unit-tagged';
+    const stale = this.chance.happens(0.02) ? 1 : 0;
+    const expects = makesSubject || draft.type === 'undone' ? null : (version ?? 1) + stale;
+    const id = this.chance.uuid();
+    this.serial += 1;
+    return { id, expects, at: new Date(Date.UTC(2026, 0, 1) + this.serial * 30_000).toISOString(), ...draft };
+  }
+
+  /** Remembers what was accepted, so that it may be taken back later. */
+  accepted(event: BenchEvent): void {
+    this.made.push({ id: event.id, subjectId: event.subjectId });
+  }
+
+  private draft(): Draft {
+    const { chance, world } = this;
+    const units = [...world.tables.unit.values()];
+    const parts = [...world.tables.part.values()];
+    if (chance.happens(0.1) && this.made.length > 0) {
+      const target = chance.pick(this.made.slice(-6));
+      return { type: 'undone', subjectId: target.subjectId, payload: { eventId: target.id } };
+    }
+    if (world.tables.parcel.size < 3 || chance.happens(0.003)) return this.parcel();
+    const active = units.filter(({ stage }) => !['sent', 'spent', 'recycled', 'kept-apart'].includes(stage));
+    if (active.length < 12 || chance.happens(0.01)) return this.intake();
+    const loose = parts.filter(({ place }) => place !== 'scrap' && place !== 'fitted');
+    if (loose.length > 0 && chance.happens(0.25)) return this.part(chance.pick(loose));
+    return this.unit(chance.pick(active), parts);
+  }
+
+  private parcel(): Draft {
+    const code = `Lot ${this.world.tables.parcel.size + 1} ${this.serial}`;
+    return { type: 'parcel-made', subjectId: this.chance.uuid(), payload: { code, supplier: 'Test', pricePaidCents: 100, transportCents: 0, receivedOn: '2026-01-01' } };
+  }
+
+  private intake(): Draft {
+    const parcel = this.chance.pick([...this.world.tables.parcel.values()]);
+    if (parcel.lineCount < 20 && this.chance.happens(0.3)) {
+      const lines = [1, 2, 3].map((at) => ({ lineNo: parcel.lineCount + at, maker: 'Oddkin', model: 'Lantern 5', serial: '', note: '' }));
+      return { type: 'lines-expected', subjectId: parcel.id, payload: { fileName: 'list.csv', lines } };
+    }
+    const lineNo = this.chance.happens(0.5) && parcel.lineCount > 0 ? Math.ceil(this.chance.between(0.01, parcel.lineCount)) : null;
+    return { type: 'unit-tagged', subjectId: this.chance.uuid(), payload: { parcelId: parcel.id, lineNo } };
+  }
+
+  private part(part: Part): Draft {
+    const { chance } = this;
+    if (part.place === 'grade') return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part.category, chance) } };
+    if (part.place === 'to-shelve' || chance.happens(0.9)) return { type: 'part-shelved', subjectId: part.id, payload: { bin: `A0${Math.ceil(chance.between(0.1, 9))}` } };
+    return { type: 'part-scrapped', subjectId: part.id, payload: { because: 'test' } };
+  }
+
+  private unit(unit: Unit, parts: readonly Part[]): Draft {
+    const { chance } = this;
+    const subjectId = unit.id;
+    const model = this.models.find(({ id }) => id === unit.modelId);
+    if (!model) {
+      const chosen = chance.pick(this.models);
+      const payload = {
+        modelId: chosen.id,
+        modelVersion: chosen.version,
+        revision: chance.pick(chosen.revisions).id,
+        configuration: chance.pick(chosen.configurations).id,
+        variant: chance.pick(chosen.variants).id,
+        serial: `T${this.serial}`,
+      };
+      return { type: 'unit-identified', subjectId, payload };
+    }
+    switch (unit.stage) {
+      case 'triage':
+        return this.triage(unit, model);
+      case 'teardown':
+      case 'rebuild':
+        return this.sheet(unit, model);
+      case 'match':
+        return this.match(unit, model, parts);
+      case 'prove':
+        return this.prove(unit, model);
+      default:
+        return { type: 'unit-sent', subjectId, payload: { shipment: 'S-0001', recipient: 'Test' } };
+    }
+  }
+
+  private triage({ id: subjectId }: Unit, model: Model): Draft {
+    const { chance } = this;
+    if (chance.happens(0.2)) return { type: 'mark-placed', subjectId, payload: { mark: { kind: chance.pick(findings), face: chance.pick(model.faces).id, field: 5 } } };
+    if (chance.happens(0.5)) return { type: 'test-noted', subjectId, payload: { test: chance.pick(model.tests), result: chance.happens(0.8) ? 'sound' : chance.pick(testResults) } };
+    const disposition = chance.happens(0.8) ? chance.pick(['build', 'donor'] as const) : chance.pick(dispositions);
+    return { type: 'unit-decided', subjectId, payload: { disposition, proposed: 'build', apartPlace: null } };
+  }
+
+  private sheet(unit: Unit, model: Model): Draft {
+    const { chance } = this;
+    const subjectId = unit.id;
+    const kind = sheetKindAt(unit.stage) ?? 'teardown';
+    if (!unit.sheet || unit.sheet.isClosed) {
+      if (kind === 'teardown' && unit.tests.starts === 'sound' && !unit.isWiped) return { type: 'wipe-recorded', subjectId, payload: { method: 'device-erase' } };
+      const targets = kind === 'rebuild' ? Object.keys(unit.assigned) : defaultTargets(model, unit.configuration).filter(() => chance.happens(0.6));
+      return { type: 'sheet-started', subjectId, payload: { kind, targets } };
+    }
+    const planned = sheetOf(model, unit, unit.sheet);
+    const step = planned.ok ? nextStep(planned.value.steps, unit.sheet) : undefined;
+    if (!step || chance.happens(0.01)) return { type: 'sheet-closed', subjectId, payload: { because: 'test' } };
+    if (step.leg === 'gate') return { type: 'gate-judged', subjectId, payload: { stepId: step.id, hasPassed: chance.happens(0.7) } };
+    const [first] = step.leg === 'out' ? partsToTag(model, unit.sheet, step) : [];
+    if (first && chance.happens(0.1)) {
+      return { type: 'part-trouble', subjectId, payload: { stepId: step.id, partRef: first.id, state: chance.pick(['broken-by-us', 'missing', 'suspect'] as const), defectCode: chance.pick(defectCodes) } };
+    }
+    if (chance.happens(0.05)) return { type: 'screw-trouble', subjectId, payload: { stepId: step.id, kind: chance.pick(screwTroubles), count: 1 } };
+    const freed = step.leg === 'out' ? freedByStep(model, unit.sheet, step, () => chance.uuid()) : [];
+    return { type: 'step-done', subjectId, payload: { stepId: step.id, seconds: 12.5, freed } };
+  }
+
+  private match(unit: Unit, model: Model, parts: readonly Part[]): Draft {
+    const { chance } = this;
+    const subjectId = unit.id;
+    const [slot] = Object.keys(unit.assigned);
+    if (slot && chance.happens(0.1)) return { type: 'part-released', subjectId, payload: { slot } };
+    const needs = slotNeeds(model, unit).filter(({ part, isNeeded }) => (isNeeded || chance.happens(0.1)) && !unit.assigned[part.id]);
+    for (const { part: wanted } of needs) {
+      const fitting = parts.find((part) => part.place === 'shelf' && fitsSlot(model, wanted.id, part));
+      if (fitting) return { type: 'part-assigned', subjectId, payload: { slot: wanted.id, partId: fitting.id } };
+    }
+    return { type: 'unit-matched', subjectId, payload: {} };
+  }
+
+  private prove(unit: Unit, model: Model): Draft {
+    const { chance } = this;
+    const subjectId = unit.id;
+    const open = model.tests.find((test) => unit.proof[test] !== 'sound');
+    if (open && !chance.happens(0.1)) return { type: 'proof-noted', subjectId, payload: { test: open, result: chance.happens(0.9) ? 'sound' : 'fault' } };
+    if (!unit.isWiped) return { type: 'wipe-recorded', subjectId, payload: { method: 'device-erase' } };
+    if (chance.happens(0.1)) return { type: 'unit-reworked', subjectId, payload: { because: 'test' } };
+    return { type: 'unit-proven', subjectId, payload: { cosmetic: chance.pick(saleGrades) } };
+  }
+}
