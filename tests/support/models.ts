@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Arc, Model, Operation } from '@/core/procedure/model';
 
-const read = (id: string): Model => JSON.parse(readFileSync(join(__dirname, '../../data/models', `${id}.json`), 'utf8')) as Model;
+const read = (id: string): Model =>
+  JSON.parse(readFileSync(join(__dirname, '../../data/models', `${id}.json`), 'utf8')) as Model;
 
 /** The models that ship with the application. */
 export const phone = read('oddkin-lantern-5');
@@ -28,7 +29,11 @@ export function operation(id: string, given: Partial<Operation> = {}): Operation
   };
 }
 
-export const after = (...any: string[]): Arc => ({ any, reason: 'physical', because: `${any.join(' or ')} is in the way.` });
+export const after = (...any: string[]): Arc => ({
+  any,
+  reason: 'physical',
+  because: `${any.join(' or ')} is in the way.`,
+});
 
 /** A small sound model around some operations. */
 export function smallModel(operations: readonly Operation[], given: Partial<Model> = {}): Model {

@@ -10,7 +10,9 @@ import { saleGrades } from '@/core/shared/grades';
 import type { Chance } from '../../scripts/demo/chance';
 import { inventReadings } from '../../scripts/demo/readings';
 
-type Draft = { [T in EventType]: { readonly type: T; readonly subjectId: string; readonly payload: Payloads[T] } }[EventType];
+type Draft = {
+  [T in EventType]: { readonly type: T; readonly subjectId: string; readonly payload: Payloads[T] };
+}[EventType];
 
 /** Makes up facts that could happen next in a world: mostly possible ones, now and then one that must be refused. */
 export class RandomHistory {
@@ -58,23 +60,36 @@ export class RandomHistory {
 
   private parcel(): Draft {
     const code = `Lot ${this.world.tables.parcel.size + 1} ${this.serial}`;
-    return { type: 'parcel-made', subjectId: this.chance.uuid(), payload: { code, supplier: 'Test', pricePaidCents: 100, transportCents: 0, receivedOn: '2026-01-01' } };
+    return {
+      type: 'parcel-made',
+      subjectId: this.chance.uuid(),
+      payload: { code, supplier: 'Test', pricePaidCents: 100, transportCents: 0, receivedOn: '2026-01-01' },
+    };
   }
 
   private intake(): Draft {
     const parcel = this.chance.pick([...this.world.tables.parcel.values()]);
     if (parcel.lineCount < 20 && this.chance.happens(0.3)) {
-      const lines = [1, 2, 3].map((at) => ({ lineNo: parcel.lineCount + at, maker: 'Oddkin', model: 'Lantern 5', serial: '', note: '' }));
+      const lines = [1, 2, 3].map((at) => ({
+        lineNo: parcel.lineCount + at,
+        maker: 'Oddkin',
+        model: 'Lantern 5',
+        serial: '',
+        note: '',
+      }));
       return { type: 'lines-expected', subjectId: parcel.id, payload: { fileName: 'list.csv', lines } };
     }
-    const lineNo = this.chance.happens(0.5) && parcel.lineCount > 0 ? Math.ceil(this.chance.between(0.01, parcel.lineCount)) : null;
+    const lineNo =
+      this.chance.happens(0.5) && parcel.lineCount > 0 ? Math.ceil(this.chance.between(0.01, parcel.lineCount)) : null;
     return { type: 'unit-tagged', subjectId: this.chance.uuid(), payload: { parcelId: parcel.id, lineNo } };
   }
 
   private part(part: Part): Draft {
     const { chance } = this;
-    if (part.place === 'grade') return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part.category, chance) } };
-    if (part.place === 'to-shelve' || chance.happens(0.9)) return { type: 'part-shelved', subjectId: part.id, payload: { bin: `A0${Math.ceil(chance.between(0.1, 9))}` } };
+    if (part.place === 'grade')
+      return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part.category, chance) } };
+    if (part.place === 'to-shelve' || chance.happens(0.9))
+      return { type: 'part-shelved', subjectId: part.id, payload: { bin: `A0${Math.ceil(chance.between(0.1, 9))}` } };
     return { type: 'part-scrapped', subjectId: part.id, payload: { because: 'test' } };
   }
 
@@ -111,8 +126,18 @@ export class RandomHistory {
 
   private triage({ id: subjectId }: Unit, model: Model): Draft {
     const { chance } = this;
-    if (chance.happens(0.2)) return { type: 'mark-placed', subjectId, payload: { mark: { kind: chance.pick(findings), face: chance.pick(model.faces).id, field: 5 } } };
-    if (chance.happens(0.5)) return { type: 'test-noted', subjectId, payload: { test: chance.pick(model.tests), result: chance.happens(0.8) ? 'sound' : chance.pick(testResults) } };
+    if (chance.happens(0.2))
+      return {
+        type: 'mark-placed',
+        subjectId,
+        payload: { mark: { kind: chance.pick(findings), face: chance.pick(model.faces).id, field: 5 } },
+      };
+    if (chance.happens(0.5))
+      return {
+        type: 'test-noted',
+        subjectId,
+        payload: { test: chance.pick(model.tests), result: chance.happens(0.8) ? 'sound' : chance.pick(testResults) },
+      };
     const disposition = chance.happens(0.8) ? chance.pick(['build', 'donor'] as const) : chance.pick(dispositions);
     return { type: 'unit-decided', subjectId, payload: { disposition, proposed: 'build', apartPlace: null } };
   }
@@ -122,19 +147,38 @@ export class RandomHistory {
     const subjectId = unit.id;
     const kind = sheetKindAt(unit.stage) ?? 'teardown';
     if (!unit.sheet || unit.sheet.isClosed) {
-      if (kind === 'teardown' && unit.tests.starts === 'sound' && !unit.isWiped) return { type: 'wipe-recorded', subjectId, payload: { method: 'device-erase' } };
-      const targets = kind === 'rebuild' ? Object.keys(unit.assigned) : defaultTargets(model, unit.configuration).filter(() => chance.happens(0.6));
+      if (kind === 'teardown' && unit.tests.starts === 'sound' && !unit.isWiped)
+        return { type: 'wipe-recorded', subjectId, payload: { method: 'device-erase' } };
+      const targets =
+        kind === 'rebuild'
+          ? Object.keys(unit.assigned)
+          : defaultTargets(model, unit.configuration).filter(() => chance.happens(0.6));
       return { type: 'sheet-started', subjectId, payload: { kind, targets } };
     }
     const planned = sheetOf(model, unit, unit.sheet);
     const step = planned.ok ? nextStep(planned.value.steps, unit.sheet) : undefined;
     if (!step || chance.happens(0.01)) return { type: 'sheet-closed', subjectId, payload: { because: 'test' } };
-    if (step.leg === 'gate') return { type: 'gate-judged', subjectId, payload: { stepId: step.id, hasPassed: chance.happens(0.7) } };
+    if (step.leg === 'gate')
+      return { type: 'gate-judged', subjectId, payload: { stepId: step.id, hasPassed: chance.happens(0.7) } };
     const [first] = step.leg === 'out' ? partsToTag(model, unit.sheet, step) : [];
     if (first && chance.happens(0.1)) {
-      return { type: 'part-trouble', subjectId, payload: { stepId: step.id, partRef: first.id, state: chance.pick(['broken-by-us', 'missing', 'suspect'] as const), defectCode: chance.pick(defectCodes) } };
+      return {
+        type: 'part-trouble',
+        subjectId,
+        payload: {
+          stepId: step.id,
+          partRef: first.id,
+          state: chance.pick(['broken-by-us', 'missing', 'suspect'] as const),
+          defectCode: chance.pick(defectCodes),
+        },
+      };
     }
-    if (chance.happens(0.05)) return { type: 'screw-trouble', subjectId, payload: { stepId: step.id, kind: chance.pick(screwTroubles), count: 1 } };
+    if (chance.happens(0.05))
+      return {
+        type: 'screw-trouble',
+        subjectId,
+        payload: { stepId: step.id, kind: chance.pick(screwTroubles), count: 1 },
+      };
     const freed = step.leg === 'out' ? freedByStep(model, unit.sheet, step, () => chance.uuid()) : [];
     return { type: 'step-done', subjectId, payload: { stepId: step.id, seconds: 12.5, freed } };
   }
@@ -144,7 +188,9 @@ export class RandomHistory {
     const subjectId = unit.id;
     const [slot] = Object.keys(unit.assigned);
     if (slot && chance.happens(0.1)) return { type: 'part-released', subjectId, payload: { slot } };
-    const needs = slotNeeds(model, unit).filter(({ part, isNeeded }) => (isNeeded || chance.happens(0.1)) && !unit.assigned[part.id]);
+    const needs = slotNeeds(model, unit).filter(
+      ({ part, isNeeded }) => (isNeeded || chance.happens(0.1)) && !unit.assigned[part.id],
+    );
     for (const { part: wanted } of needs) {
       const fitting = parts.find((part) => part.place === 'shelf' && fitsSlot(model, wanted.id, part));
       if (fitting) return { type: 'part-assigned', subjectId, payload: { slot: wanted.id, partId: fitting.id } };
@@ -156,7 +202,12 @@ export class RandomHistory {
     const { chance } = this;
     const subjectId = unit.id;
     const open = model.tests.find((test) => unit.proof[test] !== 'sound');
-    if (open && !chance.happens(0.1)) return { type: 'proof-noted', subjectId, payload: { test: open, result: chance.happens(0.9) ? 'sound' : 'fault' } };
+    if (open && !chance.happens(0.1))
+      return {
+        type: 'proof-noted',
+        subjectId,
+        payload: { test: open, result: chance.happens(0.9) ? 'sound' : 'fault' },
+      };
     if (!unit.isWiped) return { type: 'wipe-recorded', subjectId, payload: { method: 'device-erase' } };
     if (chance.happens(0.1)) return { type: 'unit-reworked', subjectId, payload: { because: 'test' } };
     return { type: 'unit-proven', subjectId, payload: { cosmetic: chance.pick(saleGrades) } };

@@ -42,7 +42,12 @@ describe('replay', () => {
 
   test('a log with a position left out is refused, not guessed', () => {
     const { log } = play(3, 60);
-    expect(() => replay(log.filter(({ position }) => position !== 31), shippedModels)).toThrow('position 31 is missing');
+    expect(() =>
+      replay(
+        log.filter(({ position }) => position !== 31),
+        shippedModels,
+      ),
+    ).toThrow('position 31 is missing');
   });
 
   test('taking everything back, newest first, leaves nothing', () => {
@@ -58,7 +63,14 @@ describe('replay', () => {
       made.push(event);
     }
     for (const [index, target] of made.reverse().entries()) {
-      const undo = { id: `undo-${index}`, type: 'undone' as const, subjectId: target.subjectId, expects: null, at: '2026-01-01T00:00:00Z', payload: { eventId: target.id } };
+      const undo = {
+        id: `undo-${index}`,
+        type: 'undone' as const,
+        subjectId: target.subjectId,
+        expects: null,
+        at: '2026-01-01T00:00:00Z',
+        payload: { eventId: target.id },
+      };
       const outcome = applyEvent(world, undo);
       expect(outcome).toMatchObject({ ok: true });
       if (outcome.ok) world.commit(undo, outcome.value);

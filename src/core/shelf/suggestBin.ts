@@ -21,7 +21,8 @@ export function suggestBin(
   const lying = (bin: string) => contents.get(bin) ?? [];
   const alike = bins.find((bin) => fits(bin) && lying(bin).some((other) => isAlike(other, part)));
   const ownClass = bins.find(
-    (bin) => fits(bin) && lying(bin).length > 0 && lying(bin).every(({ interchange }) => interchange === part.interchange),
+    (bin) =>
+      fits(bin) && lying(bin).length > 0 && lying(bin).every(({ interchange }) => interchange === part.interchange),
   );
   return alike ?? ownClass ?? bins.find((bin) => lying(bin).length === 0) ?? bins.find(fits);
 }

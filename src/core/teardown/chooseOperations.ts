@@ -50,18 +50,25 @@ export function chooseOperations(
 
   let best: { ids: Set<string>; cost: number } | null = null;
 
+  const take = (id: string, chosen: ReadonlySet<string>, spent: number, open: readonly (readonly string[])[]): void => {
+    const operation = byId.get(id) as Operation;
+    search(new Set(chosen).add(id), spent + cost(operation), [...open, ...clausesOf(operation, byId)]);
+  };
+
   /** `open` holds clauses still to be looked at: each is a list of alternatives. */
   const search = (chosen: Set<string>, spent: number, open: readonly (readonly string[])[]): void => {
     if (best && spent >= best.cost) return;
     const [clause, ...rest] = open;
-    if (!clause) {
-      if (canBeOrdered(chosen, byId)) best = { ids: chosen, cost: spent };
+    if (clause) {
+      if (clause.some((id) => chosen.has(id))) return search(chosen, spent, rest);
+      for (const id of clause) take(id, chosen, spent, rest);
       return;
     }
-    if (clause.some((id) => chosen.has(id))) return search(chosen, spent, rest);
-    for (const id of clause) {
-      const operation = byId.get(id) as Operation;
-      search(new Set(chosen).add(id), spent + cost(operation), [...rest, ...clausesOf(operation, byId)]);
+    const stuckClauses = clausesInTheWay(chosen, byId);
+    if (stuckClauses.length === 0) best = { ids: chosen, cost: spent };
+    // Members that justify only each other: whichever of them comes first needs something from outside the set.
+    for (const alternatives of stuckClauses) {
+      for (const id of alternatives) if (!chosen.has(id)) take(id, chosen, spent, []);
     }
   };
   search(new Set(), 0, wanted);
@@ -75,8 +82,8 @@ function clausesOf(operation: Operation, byId: ReadonlyMap<string, Operation>): 
   return operation.after.map(({ any }) => any.filter((id) => byId.has(id))).filter((any) => any.length > 0);
 }
 
-/** Two operations that justify each other satisfy every clause and still cannot be done: look for an order. */
-function canBeOrdered(chosen: ReadonlySet<string>, byId: ReadonlyMap<string, Operation>): boolean {
+/** Does what can be done of a set; for each operation that stays stuck, the clause that holds it up. None when all can be done. */
+function clausesInTheWay(chosen: ReadonlySet<string>, byId: ReadonlyMap<string, Operation>): string[][] {
   const done = new Set<string>();
   for (let grew = true; grew;) {
     grew = false;
@@ -87,7 +94,12 @@ function canBeOrdered(chosen: ReadonlySet<string>, byId: ReadonlyMap<string, Ope
       }
     }
   }
-  return done.size === chosen.size;
+  return [...chosen]
+    .filter((id) => !done.has(id))
+    .flatMap((id) => {
+      const clause = clausesOf(byId.get(id) as Operation, byId).find((any) => !any.some((before) => done.has(before)));
+      return clause ? [clause] : [];
+    });
 }
 
 /** True when every arc that exists in this situation has one alternative done. */

@@ -1,0 +1,99 @@
+import fc from 'fast-check';
+import { gradeRank, worstGrade, grades } from '@/core/shared/grades';
+import { partCategories } from '@/core/procedure/vocabulary';
+import { gradePart, gradeReading, punches } from './gradePart';
+import { attributesOf, type NumberAttribute, type Readings } from './rules';
+
+const good = { capacityShare: 97, cycles: 90, resistanceMilliOhm: 80, shape: 'flat' };
+
+describe('gradePart', () => {
+  test.each([
+    [good, 'A', 'Capacity against rated'],
+    [{ ...good, capacityShare: 88 }, 'B', 'Capacity against rated'],
+    [{ ...good, capacityShare: 87.9 }, 'C', 'Capacity against rated'],
+    [{ ...good, capacityShare: 79.9 }, 'X', 'Capacity against rated'],
+    [{ ...good, cycles: 701 }, 'D', 'Cycles'],
+    [{ ...good, cycles: 1001 }, 'X', 'Cycles'],
+    [{ ...good, shape: 'bent' }, 'X', 'Shape'],
+  ] as const)('battery %j is %s by %s', (readings, grade, limiting) => {
+    expect(gradePart('battery', readings)).toMatchObject({ ok: true, value: { grade, limiting } });
+  });
+
+  test('says what it would be if the limiting attribute were perfect', () => {
+    expect(gradePart('battery', { ...good, cycles: 701, resistanceMilliOhm: 120 })).toMatchObject({
+      value: { grade: 'D', limiting: 'Cycles', without: 'B' },
+    });
+  });
+
+  test('a locked board is scrap whatever else it is', () => {
+    const board = { starts: 'yes', charges: 'yes', radios: 'all', seats: 'whole', liquid: 'none', lock: 'locked' };
+    expect(gradePart('board', board)).toMatchObject({ value: { grade: 'X', limiting: 'Account lock' } });
+  });
+
+  test('asks for the first reading that is missing, and refuses impossible ones', () => {
+    expect(gradePart('battery', { capacityShare: 90 })).toMatchObject({
+      ok: false,
+      refusal: { reason: 'readings-missing', facts: { attribute: 'Cycles' } },
+    });
+    for (const wrong of [-1, 121, Number.NaN, Number.POSITIVE_INFINITY, '90']) {
+      expect(gradePart('battery', { ...good, capacityShare: wrong })).toMatchObject({
+        ok: false,
+        refusal: { reason: 'bad-input' },
+      });
+    }
+    expect(gradePart('battery', { ...good, shape: 'round' })).toMatchObject({
+      ok: false,
+      refusal: { reason: 'bad-input' },
+    });
+  });
+
+  test('a grade is the worst of its attributes, in every category', () => {
+    for (const category of partCategories) {
+      const attributes = attributesOf(category);
+      const readings = fc.record(
+        Object.fromEntries(
+          attributes.map((attribute) => [
+            attribute.id,
+            attribute.kind === 'choice'
+              ? fc.constantFrom(...attribute.choices.map(({ id }) => id))
+              : fc.integer({ min: attribute.low, max: attribute.high }),
+          ]),
+        ),
+      ) as fc.Arbitrary<Readings>;
+      fc.assert(
+        fc.property(readings, (given) => {
+          const judged = gradePart(category, given);
+          const each = attributes.map(
+            (attribute) => gradeReading(attribute, given[attribute.id] as number | string) ?? 'X',
+          );
+          expect(judged).toMatchObject({ ok: true, value: { grade: worstGrade(each) } });
+        }),
+        { seed: 2026, numRuns: 40 },
+      );
+    }
+  });
+
+  test('a better number is never a worse grade', () => {
+    const numbers = partCategories
+      .flatMap(attributesOf)
+      .filter((attribute): attribute is NumberAttribute => attribute.kind === 'number');
+    for (const attribute of numbers) {
+      const at = (value: number) => gradeRank(gradeReading(attribute, value) ?? 'X');
+      fc.assert(
+        fc.property(
+          fc.double({ min: attribute.low, max: attribute.high, noNaN: true }),
+          fc.double({ min: attribute.low, max: attribute.high, noNaN: true }),
+          (a, b) => {
+            const [low, high] = [Math.min(a, b), Math.max(a, b)];
+            expect(attribute.better === 'higher' ? at(high) <= at(low) : at(low) <= at(high)).toBe(true);
+          },
+        ),
+        { seed: 2026 },
+      );
+    }
+  });
+
+  test('four holes for A, none for X', () => {
+    expect(grades.map(punches)).toEqual([4, 3, 2, 1, 0]);
+  });
+});

@@ -1,0 +1,74 @@
+import { readManifest } from './readManifest';
+
+const none: ReadonlySet<string> = new Set();
+const read = (text: string, known = none) =>
+  readManifest(
+    text.split('\n').map((line) => line.split(',')),
+    known,
+  );
+const problems = (text: string, known = none) => {
+  const outcome = read(text, known);
+  return outcome.ok ? outcome.value.badRows.map(({ fileLine, problem }) => `${fileLine}: ${problem}`) : outcome.refusal;
+};
+
+describe('readManifest', () => {
+  test('finds columns by many names, in any order', () => {
+    const outcome = read('SN,Manufacturer,Device,Remark\nab12,Oddkin,Lantern 5,cracked');
+    expect(outcome).toMatchObject({
+      ok: true,
+      value: {
+        lines: [{ lineNo: 1, maker: 'Oddkin', model: 'Lantern 5', serial: 'AB12', note: 'cracked' }],
+        columns: { serial: 'SN', maker: 'Manufacturer' },
+      },
+    });
+  });
+
+  test('says which columns are missing and what there was', () => {
+    expect(problems('serial,colour\n1,red')).toEqual({
+      reason: 'columns-missing',
+      facts: { columns: 'maker and model', found: 'serial, colour' },
+    });
+  });
+
+  test('no rows, no list', () => {
+    for (const text of ['maker,model', 'maker,model\n,', ''])
+      expect(problems(text)).toMatchObject({ reason: 'file-empty' });
+  });
+
+  test('every bad row is named with its line of the file', () => {
+    const text = [
+      'line,maker,model,serial',
+      '1,Oddkin,Lantern 5,A1',
+      '1,Oddkin,Lantern 5,A2',
+      'x,Oddkin,Lantern 5,A3',
+      '4,,Lantern 5,A4',
+      '5,Oddkin,,A5',
+      '6,Oddkin,Lantern 5,a1',
+      '7,Oddkin,Lantern 5,IN-HOUSE',
+      '8,Oddkin,Lantern 5,A8,too many',
+      '9,Oddk\uFFFDn,Lantern 5,A9',
+      `10,${'O'.repeat(61)},Lantern 5,A10`,
+      ',,,',
+      '11,Oddkin,Lantern 5,A11',
+    ].join('\n');
+    expect(problems(text, new Set(['IN-HOUSE']))).toEqual([
+      '3: Line number 1 comes twice.',
+      '4: The line number is not a whole number from 1.',
+      '5: The maker is empty.',
+      '6: The model is empty.',
+      '7: Serial A1 is on line 2 of the file too.',
+      '8: A unit with serial IN-HOUSE is in the house already.',
+      '9: 5 cells under 4 headings: is a separator inside a text without quotes?',
+      '10: It holds letters that could not be read.',
+      '11: The maker is longer than 60 letters.',
+    ]);
+    const outcome = read(text, new Set(['IN-HOUSE']));
+    expect(outcome.ok && outcome.value.lines.map(({ lineNo }) => lineNo)).toEqual([1, 11]);
+  });
+
+  test('10,000 rows, half of them doubled, keep their order and lose none silently', () => {
+    const rows = Array.from({ length: 10_000 }, (_, at) => `Oddkin,Lantern 5,S${at % 5000}`);
+    const outcome = read(['maker,model,serial', ...rows].join('\n'));
+    expect(outcome.ok && [outcome.value.lines.length, outcome.value.badRows.length]).toEqual([5000, 5000]);
+  });
+});

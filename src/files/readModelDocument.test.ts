@@ -1,0 +1,65 @@
+import schema from '../../docs/formats/model.schema.json';
+import { phone, shippedModels } from '../../tests/support/models';
+import {
+  arcReasons,
+  deviceKinds,
+  deviceTests,
+  findings,
+  jointKinds,
+  motions,
+  partCategories,
+  screwHeads,
+  slotKinds,
+} from '@/core/procedure/vocabulary';
+import { readModelDocument } from './readModelDocument';
+
+const problem = (change: (model: Record<string, unknown>) => void) => {
+  const model = structuredClone(phone) as unknown as Record<string, unknown>;
+  change(model);
+  return readModelDocument(JSON.stringify(model)).problems[0];
+};
+
+describe('readModelDocument', () => {
+  test.each(shippedModels.map((model) => [model.name, model] as const))('%s goes through without loss', (_, model) => {
+    expect(readModelDocument(JSON.stringify(model))).toEqual({ model, problems: [] });
+  });
+
+  test('errors name the place', () => {
+    expect(
+      problem((model) => (((model.operations as { tool: unknown }[])[3] as { tool: unknown }).tool = 7)),
+    ).toMatchObject({ rule: 'schema', place: 'operations[3].tool' });
+    expect(
+      problem((model) => (((model.faces as { widthMm: unknown }[])[0] as { widthMm: unknown }).widthMm = -4)),
+    ).toMatchObject({ place: 'faces[0].widthMm', says: 'It must be >= 1.' });
+    expect(problem((model) => delete model.letters)).toMatchObject({
+      place: 'document',
+      says: "It must have required property 'letters'.",
+    });
+    expect(problem((model) => (model.colour = 'red'))).toMatchObject({
+      says: 'It must NOT have additional properties: “colour”.',
+    });
+    expect(
+      problem((model) => ((model.operations as { opens: string[] }[])[4] as { opens: string[] }).opens.push('nothing')),
+    ).toMatchObject({ rule: 'dangling-id', place: 'operations[4] (cut-seal).opens' });
+  });
+
+  test.each(['', '{', '[]', 'null', '"model"'])('“%s” is no model, and that is said', (text) => {
+    const { model, problems } = readModelDocument(text);
+    expect(model).toBeNull();
+    expect(problems.length).toBeGreaterThan(0);
+  });
+
+  test('the published schema lists the same words as the core', () => {
+    const defs = schema.$defs;
+    const [screw, other] = defs.joint.oneOf;
+    expect(schema.properties.kind.enum).toEqual(deviceKinds);
+    expect(schema.properties.tests.items.enum).toEqual(deviceTests);
+    expect(defs.part.properties.category.enum).toEqual(partCategories);
+    expect(defs.part.properties.slot.enum).toEqual(slotKinds);
+    expect(screw?.properties.head?.enum).toEqual(screwHeads);
+    expect([screw?.properties.kind.const, ...(other?.properties.kind.enum ?? [])]).toEqual(jointKinds);
+    expect(defs.arc.properties.reason.enum).toEqual(arcReasons);
+    expect(defs.operation.properties.motion.properties.kind.enum).toEqual(motions);
+    expect(defs.operation.properties.when.properties.findings.items.enum).toEqual(findings);
+  });
+});

@@ -1,0 +1,91 @@
+import { applyEvent } from '@/core/bench/applyEvent';
+import type { Part, Unit } from '@/core/bench/entities';
+import type { EventType, Payloads } from '@/core/bench/events';
+import { MemoryWorld } from '@/core/bench/memoryWorld';
+import { freedByStep, nextStep, sheetOf } from '@/core/bench/sheetOf';
+import type { Model } from '@/core/procedure/model';
+import type { Refusal } from '@/core/shared/outcome';
+import { shippedModels } from './models';
+
+/** A bench in memory: makes facts with the versions it sees, and says `ok` or the reason of the refusal. */
+export class TestBench {
+  readonly world = new MemoryWorld(shippedModels);
+  private made = 0;
+
+  act<T extends EventType>(
+    type: T,
+    subjectId: string,
+    payload: Payloads[T],
+    given: { expects?: number | null; id?: string } = {},
+  ): 'ok' | Refusal {
+    this.made += 1;
+    const makesSubject = type === 'parcel-made' || type === 'unit-tagged' || type === 'undone';
+    const seen =
+      this.world.find('unit', subjectId) ?? this.world.find('part', subjectId) ?? this.world.find('parcel', subjectId);
+    const expects = given.expects !== undefined ? given.expects : makesSubject ? null : (seen?.version ?? 1);
+    const event = {
+      id: given.id ?? `e${this.made}`,
+      type,
+      subjectId,
+      expects,
+      at: '2026-11-25T08:00:00.000Z',
+      payload,
+    };
+    const outcome = applyEvent(this.world, event);
+    if (!outcome.ok) return outcome.refusal;
+    this.world.commit(event, outcome.value);
+    return 'ok';
+  }
+
+  unit(id = 'u'): Unit {
+    return this.world.find('unit', id) as Unit;
+  }
+
+  parts(): Part[] {
+    return [...this.world.tables.part.values()];
+  }
+
+  /** A parcel with one identified unit in it. */
+  identified(model: Model, id = 'u', serial = `S-${id}`): void {
+    if (!this.world.find('parcel', 'p'))
+      this.act('parcel-made', 'p', {
+        code: 'Lot',
+        supplier: 'Ferry',
+        pricePaidCents: 1,
+        transportCents: 0,
+        receivedOn: '2026-11-25',
+      });
+    this.act('unit-tagged', id, { parcelId: 'p', lineNo: null, tag: `T-${id}` });
+    this.act('unit-identified', id, {
+      modelId: model.id,
+      modelVersion: 1,
+      revision: 'a',
+      configuration: model.configurations[0]?.id ?? '',
+      variant: model.variants[0]?.id ?? '',
+      serial,
+    });
+  }
+
+  decided(model: Model, disposition: 'donor' | 'build', id = 'u'): void {
+    this.identified(model, id);
+    this.act('unit-decided', id, { disposition, proposed: disposition, apartPlace: null });
+  }
+
+  /** Does the step that comes next; at a gate, passes it. */
+  step(model: Model, id = 'u'): 'ok' | Refusal {
+    const unit = this.unit(id);
+    const planned = unit.sheet && sheetOf(model, unit, unit.sheet);
+    const next = planned?.ok && unit.sheet ? nextStep(planned.value.steps, unit.sheet) : undefined;
+    if (!next || !unit.sheet) throw new Error('no step is left');
+    if (next.leg === 'gate') return this.act('gate-judged', id, { stepId: next.id, hasPassed: true });
+    const freed = next.leg === 'out' ? freedByStep(model, unit.sheet, next, () => `part-${(this.made += 1)}`) : [];
+    return this.act('step-done', id, { stepId: next.id, seconds: 5, freed });
+  }
+
+  finishSheet(model: Model, id = 'u'): void {
+    while (this.unit(id).sheet?.isClosed === false) {
+      const outcome = this.step(model, id);
+      if (outcome !== 'ok') throw new Error(JSON.stringify(outcome));
+    }
+  }
+}
