@@ -34,7 +34,19 @@ export function connect(place: DatabasePlace): Knex {
       checkNumberRange: true,
       connectTimeout: 2000,
     } as Knex.StaticConnectionConfig,
-    pool: { min: 0, max: 10, acquireTimeoutMillis: 4000, idleTimeoutMillis: 30_000 },
+    pool: {
+      min: 0,
+      max: 10,
+      acquireTimeoutMillis: 4000,
+      idleTimeoutMillis: 30_000,
+      // What a fact involves is locked before it is read, so each statement may see the newest: waiting for a counter
+      // then costs no retry, as it would under a snapshot taken earlier.
+      afterCreate: (
+        raw: { query: (sql: string, done: (error: Error | null) => void) => void },
+        done: (error: Error | null, raw: unknown) => void,
+      ) => raw.query(`set session transaction isolation level read committed`, (error) => done(error, raw)),
+    },
+    log: { warn: () => undefined },
   });
 }
 

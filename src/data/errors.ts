@@ -17,12 +17,12 @@ const awayCodes: ReadonlySet<string> = new Set(['ECONNREFUSED', 'ENOENT', 'ECONN
 
 /** True when the database did not answer at all, so that nothing is known to be wrong with what was asked. */
 export function isDatabaseAway(error: unknown): boolean {
-  if (!(error instanceof Error)) return false;
-  const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
+  if (typeof error !== 'object' || error === null) return false;
+  const { code, name, cause } = error as { code?: unknown; name?: unknown; cause?: unknown };
   return (
-    awayCodes.has(code) ||
+    (typeof code === 'string' && awayCodes.has(code)) ||
     awayNumbers.has(errnoOf(error) ?? 0) ||
-    error.name === 'KnexTimeoutError' ||
-    isDatabaseAway(error.cause)
+    name === 'KnexTimeoutError' ||
+    isDatabaseAway(cause)
   );
 }

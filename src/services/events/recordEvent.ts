@@ -42,15 +42,16 @@ export async function recordEvent(
   now: Date,
 ): Promise<Outcome<Acknowledged>> {
   if (!isAtLeastRole(person.role, roleForEvent(event.type))) return refuse('not-permitted', { role: person.role });
-  try {
-    const outcome = await transaction(db, (trx) => record(trx, person, event, now));
-    return outcome.ok ? outcome : { ok: false, refusal: await nameTheOther(db, event, outcome.refusal) };
-  } catch (error) {
-    // The same fact sent twice at the same moment: the other one won, and that is as good.
-    const twin = isDuplicate(error) ? await findEvent(db, event.id) : undefined;
-    if (!twin) throw error;
-    return accept(await repeat(db, twin));
-  }
+  const outcome = await transaction(db, (trx) => record(trx, person, event, now)).catch((error: unknown) => {
+    if (isDuplicate(error)) return null;
+    throw error;
+  });
+  if (outcome?.ok) return outcome;
+  // The same fact sent twice at the same moment: the other one won, which made ours look wrong, and that is as good.
+  const twin = await findEvent(db, event.id);
+  if (twin) return accept(await repeat(db, twin));
+  if (!outcome) throw new Error(`recordEvent: ${event.type} ${event.id} names something that is there already`);
+  return { ok: false, refusal: await nameTheOther(db, event, outcome.refusal) };
 }
 
 async function record(trx: Knex, person: Person, given: BenchEvent, now: Date): Promise<Outcome<Acknowledged>> {

@@ -1,0 +1,96 @@
+import { parse } from 'csv-parse/sync';
+import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
+import { loadDemo } from '../../../scripts/demo/loadDemo';
+import { exportFacts } from '@/services/events/exportFacts';
+import { compareWithLog } from '@/services/events/compareWithLog';
+import { readToday } from '@/services/today/readToday';
+import { readString } from '@/services/string/readString';
+import { readYields } from './readYields';
+
+let scratch: Scratch;
+const now = new Date('2026-11-25T12:00:00Z');
+beforeAll(async () => {
+  scratch = await scratchDatabase();
+  await loadDemo(scratch.db, now);
+}, 120_000);
+afterAll(() => scratch.drop());
+
+interface Row {
+  readonly id: string;
+  readonly type: string;
+  readonly unit: string;
+  readonly part: string;
+  readonly model: string;
+  readonly undoes: string;
+  readonly payload: {
+    disposition?: string;
+    freed?: { partId: string; partRef: string; state: string }[];
+    verdict?: { grade: string };
+    defectCode?: string | null;
+  };
+}
+
+async function exported(): Promise<Row[]> {
+  let text = '';
+  for await (const chunk of exportFacts(scratch.db)) text += chunk;
+  const rows = parse(text, { columns: true }) as (Omit<Row, 'payload'> & { payload: string })[];
+  return rows.map((row) => ({ ...row, payload: JSON.parse(row.payload) as Row['payload'] }));
+}
+
+describe('the demo workshop', () => {
+  test('harvest yields are what anybody counts from the exported facts by hand', async () => {
+    const all = await exported();
+    const undone = new Set(all.map(({ undoes }) => undoes).filter(Boolean));
+    const facts = all.filter(({ id, type }) => type !== 'undone' && !undone.has(id));
+    const donors = new Set(
+      facts
+        .filter(({ type, payload }) => type === 'unit-decided' && payload.disposition === 'donor')
+        .map(({ unit }) => unit),
+    );
+    const grades = new Map(
+      facts.filter(({ type }) => type === 'part-graded').map(({ part, payload }) => [part, payload.verdict?.grade]),
+    );
+    const counts = new Map<string, { good: number; sought: number }>();
+    for (const { type, unit, model, payload } of facts) {
+      if (type !== 'step-done' || !donors.has(unit)) continue;
+      for (const { partId, partRef, state } of payload.freed ?? []) {
+        const grade = grades.get(partId);
+        if (grade === undefined && !['broken-by-us', 'broken-before', 'missing'].includes(state)) continue;
+        const count = counts.get(`${model}/${partRef}`) ?? { good: 0, sought: 0 };
+        counts.set(`${model}/${partRef}`, {
+          good: count.good + (grade && 'ABC'.includes(grade) ? 1 : 0),
+          sought: count.sought + 1,
+        });
+      }
+    }
+    const { yields } = await readYields(scratch.db, now);
+    expect(
+      Object.fromEntries(
+        yields.map(({ modelId, partRef, good, sought }) => [`${modelId}/${partRef}`, { good, sought }]),
+      ),
+    ).toEqual(Object.fromEntries(counts));
+    expect(yields.reduce((sum, { sought }) => sum + sought, 0)).toBeGreaterThan(100);
+  });
+
+  test('defects are the troubles that the bench reported', async () => {
+    const facts = await exported();
+    const reported = facts.filter(({ type, payload }) => type === 'part-trouble' && payload.defectCode).length;
+    const { defects } = await readYields(scratch.db, now);
+    expect(defects.reduce((sum, { count }) => sum + count, 0)).toBe(reported);
+    expect(defects.at(-1)?.cumulativeShare).toBeCloseTo(1, 12);
+  });
+
+  test('its parcel has 24 units and something lies at every knot of the string', async () => {
+    const { states, tight } = await readString(scratch.db, now);
+    expect(states.filter(({ count }) => count === 0)).toEqual([]);
+    expect(tight).not.toBeNull();
+    const { parcels, jobs } = await readToday(scratch.db);
+    const autumn = parcels.find(({ parcel }) => parcel.code.startsWith('Ferry line'));
+    expect(autumn?.stages.reduce((sum, { count }) => sum + count, 0)).toBe(24);
+    expect(jobs.length).toBeGreaterThan(8);
+  });
+
+  test('its log rebuilds its tables', async () => {
+    expect((await compareWithLog(scratch.db)).differences).toEqual([]);
+  });
+});

@@ -1,0 +1,48 @@
+import type { Knex } from 'knex';
+import { randomBytes, randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import { userInfo } from 'node:os';
+import { connect } from '@/data/connection';
+import { migrate } from '@/data/migrations/migrate';
+import type { Person, Role } from '@/core/people/roles';
+import { insertModel } from '@/data/models/modelRepository';
+import { insertPerson } from '@/data/people/peopleRepository';
+import { openHome, projectRoot, type Home } from '../../scripts/support/home';
+import { createDatabase, dropDatabase } from '../../scripts/support/databases';
+import { startDatabase } from '../../scripts/support/mariadb';
+import { shippedModels } from './models';
+
+/** The home of the tests' own MariaDB server. */
+export const testHome = (): Home => openHome(process.env.PLUCKY_HOME ?? join(projectRoot, '.plucky', 'test'));
+
+export interface Scratch {
+  readonly db: Knex;
+  readonly name: string;
+  readonly drop: () => Promise<void>;
+}
+
+/** A database of its own, migrated from zero, with the shipped models in it. */
+export async function scratchDatabase(): Promise<Scratch> {
+  const home = testHome();
+  await startDatabase(home, { isDurable: false });
+  const name = `scratch_${randomBytes(5).toString('hex')}`;
+  await createDatabase(home, name);
+  const db = connect({ socketPath: home.socketPath, user: userInfo().username, database: name });
+  await migrate(db);
+  for (const model of shippedModels) await insertModel(db, model, new Date('2026-01-01T00:00:00Z'));
+  return {
+    db,
+    name,
+    drop: async () => {
+      await db.destroy();
+      await dropDatabase(home, name);
+    },
+  };
+}
+
+/** Somebody in the house, without a PIN. */
+export async function somebody(db: Knex, name: string, role: Role = 'technician'): Promise<Person> {
+  const id = randomUUID();
+  await insertPerson(db, { id, name, role, pin_hash: 'none' });
+  return { id, name, role, bench: 'bench-1' };
+}
