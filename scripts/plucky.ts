@@ -4,7 +4,7 @@ import { help } from './commands/help';
 import { person } from './commands/person';
 import { reset } from './commands/reset';
 import { restore } from './commands/restore';
-import { shots } from './commands/shots';
+import { takeShots } from './commands/shots';
 import { start } from './commands/start';
 import { stop } from './commands/stop';
 import { test } from './commands/test';
@@ -18,7 +18,7 @@ const commands: Readonly<Record<string, (args: readonly string[]) => Promise<voi
   backup,
   restore,
   person,
-  shots,
+  shots: takeShots,
   test,
   help,
 };

@@ -1,1 +1,91 @@
-export async function shots(): Promise<void> {}
+import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from 'puppeteer-core';
+import { loadDemo } from '../demo/loadDemo';
+import { startApplication } from '../support/application';
+import { openBrowser, settled, signedInPage, switchTheme } from '../support/browser';
+import { buildApplication } from '../support/build';
+import { dropDatabase, withDatabase } from '../support/databases';
+import { openHome, projectRoot } from '../support/home';
+import { startDatabase, stopDatabase } from '../support/mariadb';
+import { needPackage } from '../support/packages';
+import { endChild } from '../support/processes';
+import { say } from '../support/say';
+
+interface Shot {
+  readonly name: string;
+  readonly path: (page: Page) => Promise<string> | string;
+  readonly theme?: 'dark';
+  readonly keys?: readonly string[];
+}
+
+/** The bench of the unit whose sheet is the furthest on its way. */
+const busiestBench = async (page: Page, list: string): Promise<string> => {
+  await page.goto(new URL(list, page.url()).href, { waitUntil: 'networkidle2' });
+  const tag = await page.$eval('main li a', (link) => link.textContent?.match(/U-\d+/)?.[0] ?? '');
+  return `/bench/${tag}`;
+};
+
+const shots: readonly Shot[] = [
+  { name: 'today', path: () => '/' },
+  { name: 'today-night', path: () => '/', theme: 'dark' },
+  { name: 'dock', path: () => '/dock' },
+  { name: 'triage', path: () => '/triage' },
+  { name: 'teardown', path: () => '/teardown' },
+  { name: 'bench', path: (page) => busiestBench(page, '/rebuild') },
+  { name: 'bench-night', path: (page) => busiestBench(page, '/teardown'), theme: 'dark' },
+  { name: 'grade', path: () => '/grade', keys: ['1', '2'] },
+  { name: 'shelf', path: () => '/shelf' },
+  { name: 'match', path: () => '/match', keys: ['ArrowDown'] },
+  { name: 'prove', path: () => '/prove' },
+  { name: 'send', path: () => '/send' },
+  { name: 'yield', path: () => '/yield' },
+  { name: 'yield-night', path: () => '/yield', theme: 'dark' },
+  { name: 'models', path: () => '/models' },
+  { name: 'model', path: () => '/models/marrowby-slate-quay', keys: Array.from({ length: 8 }, () => 'ArrowDown') },
+];
+
+const databaseName = 'plucky_shots';
+
+/** Retakes docs/screenshots from a fresh demo, so that no picture shows what is not there any more. */
+export async function takeShots(): Promise<void> {
+  await needPackage('mariadb-server');
+  await needPackage('chromium');
+  const home = openHome();
+  const server = await startDatabase(home);
+  const folder = join(projectRoot, 'docs', 'screenshots');
+  mkdirSync(folder, { recursive: true });
+  try {
+    await buildApplication();
+    await dropDatabase(home, databaseName);
+    await withDatabase(home, databaseName, (db) => loadDemo(db, new Date()));
+    const application = await startApplication(home, databaseName);
+    const { browser, close } = await openBrowser();
+    try {
+      for (const old of readdirSync(folder)) if (old.endsWith('.png')) rmSync(join(folder, old));
+      const page = await signedInPage(browser, application.url, 'Imke R.', '2468');
+      for (const shot of shots) {
+        await switchTheme(page, shot.theme ?? 'light');
+        await page.goto(new URL(await shot.path(page), application.url).href, { waitUntil: 'networkidle2' });
+        await settled(page);
+        for (const key of shot.keys ?? []) {
+          await page.keyboard.press(key as 'Enter');
+          await new Promise((done) => setTimeout(done, 120));
+        }
+        await page.waitForFunction(() =>
+          [...document.querySelectorAll('[data-chart]')].every(
+            (chart) => (chart as HTMLElement).dataset.drawn === 'yes',
+          ),
+        );
+        await page.screenshot({ path: `${join(folder, shot.name)}.png` });
+        say(`docs/screenshots/${shot.name}.png`);
+      }
+    } finally {
+      await close();
+      await endChild(application.child);
+    }
+  } finally {
+    await dropDatabase(home, databaseName).catch(() => undefined);
+    if (server.isOurs) await stopDatabase(home);
+  }
+}

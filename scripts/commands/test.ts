@@ -1,1 +1,104 @@
-export async function test(): Promise<void> {}
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { loadDemo } from '../demo/loadDemo';
+import { startApplication } from '../support/application';
+import { buildApplication } from '../support/build';
+import { databaseNames, dropDatabase, withDatabase } from '../support/databases';
+import { openHome, projectRoot, type Home } from '../support/home';
+import { startDatabase, stopDatabase } from '../support/mariadb';
+import { needPackage } from '../support/packages';
+import { endChild, show } from '../support/processes';
+import { say, Trouble } from '../support/say';
+
+interface Tally {
+  passed: number;
+  failed: number;
+}
+
+const node = (script: string, ...args: string[]) =>
+  show(process.execPath, [join('node_modules', script), ...args], { cwd: projectRoot, env: process.env });
+
+const checks: readonly { readonly name: string; readonly run: () => Promise<number> }[] = [
+  { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn') },
+  { name: 'lint', run: () => node('eslint/bin/eslint.js', '.', '--max-warnings', '0') },
+  {
+    name: 'layers',
+    run: () =>
+      node('dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'scripts', '--config', '.dependency-cruiser.cjs'),
+  },
+  { name: 'types', run: () => node('typescript/bin/tsc', '--noEmit') },
+  { name: 'types of the core', run: () => node('typescript/bin/tsc', '--noEmit', '-p', 'src/core/tsconfig.json') },
+];
+
+/** Everything: checks, unit tests, tests on a MariaDB of their own, and end-to-end tests in Chromium. */
+export async function test(): Promise<void> {
+  await needPackage('mariadb-server');
+  await needPackage('chromium');
+  const home = openHome(join(projectRoot, '.plucky', 'test'));
+  process.env.PLUCKY_HOME = home.root;
+  process.env.NEXT_TELEMETRY_DISABLED = '1';
+  const tally: Tally = { passed: 0, failed: 0 };
+  const server = await startDatabase(home, { isDurable: false });
+  try {
+    for (const { name, run } of checks) await check(tally, name, run);
+    await jest(tally, 'unit');
+    await jest(tally, 'db', '--runInBand');
+    await endToEnd(tally, home);
+  } finally {
+    if (server.isOurs) await stopDatabase(home);
+  }
+  say(`\n${tally.passed} passed, ${tally.failed} failed`);
+  if (tally.failed > 0) throw new Trouble('Something failed.', 'The first failure above says what and where.');
+}
+
+async function check(tally: Tally, name: string, run: () => Promise<number>): Promise<void> {
+  say(`\n— ${name}`);
+  if ((await run()) === 0) tally.passed += 1;
+  else tally.failed += 1;
+}
+
+/** Runs one project of Jest and adds up its tests; a run that tested nothing counts as failed. */
+async function jest(tally: Tally, project: string, ...args: string[]): Promise<void> {
+  say(`\n— ${project} tests`);
+  const folder = mkdtempSync(join(tmpdir(), 'plucky-jest-'));
+  const outputFile = join(folder, 'result.json');
+  try {
+    const code = await node(
+      'jest/bin/jest.js',
+      '--selectProjects',
+      project,
+      '--json',
+      `--outputFile=${outputFile}`,
+      '--silent=false',
+      ...args,
+    );
+    const result = existsSync(outputFile)
+      ? (JSON.parse(readFileSync(outputFile, 'utf8')) as {
+          numPassedTests: number;
+          numFailedTests: number;
+          numFailedTestSuites: number;
+        })
+      : { numPassedTests: 0, numFailedTests: 0, numFailedTestSuites: 1 };
+    tally.passed += result.numPassedTests;
+    const failed = Math.max(result.numFailedTests, result.numFailedTestSuites);
+    tally.failed += failed === 0 && (code !== 0 || result.numPassedTests === 0) ? 1 : failed;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** A fresh demo on a production build, for the tests in the browser. */
+async function endToEnd(tally: Tally, home: Home): Promise<void> {
+  await buildApplication();
+  say('\nLoading the demo workshop for the browser …');
+  for (const name of Object.values(databaseNames)) await dropDatabase(home, name);
+  await withDatabase(home, databaseNames.demo, (db) => loadDemo(db, new Date()));
+  const application = await startApplication(home, databaseNames.demo);
+  process.env.PLUCKY_TEST_URL = application.url;
+  try {
+    await jest(tally, 'e2e', '--runInBand');
+  } finally {
+    await endChild(application.child);
+  }
+}

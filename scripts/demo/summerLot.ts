@@ -1,3 +1,4 @@
+import { formatTag } from '@/core/shared/tags';
 import type { Model } from '@/core/procedure/model';
 import type { DemoBench } from './demoBench';
 import {
@@ -41,6 +42,7 @@ export async function playSummerLot(bench: DemoBench, bins: readonly string[]): 
     units.push({ id, isDonor: index % 9 < 5 });
   }
   const shipped: string[] = [];
+  let shipments = 0;
   for (const [index, { id, isDonor }] of units.entries()) {
     const model = bench.models[index % 3] as Model;
     await identify(bench, id, model, `${model.id.slice(0, 2).toUpperCase()}${200000 + index * 37}`);
@@ -51,7 +53,7 @@ export async function playSummerLot(bench: DemoBench, bins: readonly string[]): 
       await workSheet(bench, id);
       await gradeAll(bench);
       await shelveAll(bench, bins);
-      bench.clock.pass(40);
+      bench.clock.pass(150);
     } else if (await matchUnit(bench, id)) {
       await startRebuild(bench, id);
       await workSheet(bench, id);
@@ -60,19 +62,15 @@ export async function playSummerLot(bench: DemoBench, bins: readonly string[]): 
       await prove(bench, id);
       await release(bench, id);
       shipped.push(id);
-      bench.clock.pass(30);
+      bench.clock.pass(150);
     }
-    if (shipped.length === 4) await send(bench, shipped.splice(0));
+    if (shipped.length === 4) await send(bench, (shipments += 1), shipped.splice(0));
   }
-  await send(bench, shipped);
+  await send(bench, shipments + 1, shipped);
 }
 
-let shipmentNumber = 0;
-
-async function send(bench: DemoBench, ids: readonly string[]): Promise<void> {
-  if (ids.length === 0) return;
-  shipmentNumber += 1;
-  const shipment = `S-${String(shipmentNumber).padStart(4, '0')}`;
+async function send(bench: DemoBench, number: number, ids: readonly string[]): Promise<void> {
+  const shipment = formatTag('S', number);
   for (const id of ids) await bench.fact('unit-sent', id, { shipment, recipient: 'Harbour Row shop' }, 2);
 }
 

@@ -37,12 +37,20 @@ export async function openBrowser(): Promise<OpenBrowser> {
 }
 
 /** Opens a page of its own session, signed in by keys as a person would. */
-export async function signedInPage(browser: Browser, url: string, name: string, pin: string, bench = 'bench-2'): Promise<Page> {
+export async function signedInPage(
+  browser: Browser,
+  url: string,
+  name: string,
+  pin: string,
+  bench = 'bench-2',
+): Promise<Page> {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   await page.goto(`${url}/sign-in`, { waitUntil: 'networkidle2' });
-  const buttons = await page.$$eval('main button[aria-pressed]', (all) => all.map(({ textContent }) => textContent ?? ''));
+  const buttons = await page.$$eval('main button[aria-pressed]', (all) =>
+    all.map(({ textContent }) => textContent ?? ''),
+  );
   const place = buttons.findIndex((text) => text.includes(name));
   if (place === -1) throw new Error(`signedInPage: nobody is called ${name}`);
   await page.select('select', bench);
@@ -60,12 +68,17 @@ export async function signedInPage(browser: Browser, url: string, name: string, 
 /** Waits until the page is drawn and every fact is acknowledged. */
 export async function settled(page: Page): Promise<void> {
   await page.waitForNetworkIdle({ idleTime: 250, concurrency: 1, timeout: 15_000 });
-  await page.waitForFunction(() => document.querySelector('[data-waiting]')?.getAttribute('data-waiting') !== null && !document.querySelector('[data-waiting]:not([data-waiting="0"])'), {
-    timeout: 15_000,
-  });
+  await page.waitForFunction(
+    () =>
+      document.querySelector('[data-waiting]')?.getAttribute('data-waiting') !== null &&
+      !document.querySelector('[data-waiting]:not([data-waiting="0"])'),
+    {
+      timeout: 15_000,
+    },
+  );
 }
 
-export async function useTheme(page: Page, theme: 'light' | 'dark'): Promise<void> {
+export async function switchTheme(page: Page, theme: 'light' | 'dark'): Promise<void> {
   await page.evaluate((wanted) => localStorage.setItem('theme', wanted), theme);
   await page.reload({ waitUntil: 'networkidle2' });
 }

@@ -15,7 +15,7 @@ describe('suggestBin', () => {
     ],
     ['then a bin of its class', [{ ...part, grade: 'C', bin: 'A02' }], 'A02'],
     ['then an empty one', [{ interchange: 'y', grade: 'B', bin: 'A01' }], 'A02'],
-    ['then any with room', bins.map((bin) => ({ interchange: 'y', grade: 'B', bin })), 'A01'],
+    ['then any with room', bins.map((bin) => ({ interchange: 'y', grade: 'B' as const, bin })), 'A01'],
   ] as const)('%s', (_, stored, bin) => {
     expect(suggestBin(part, stored, bins, 2)).toBe(bin);
   });

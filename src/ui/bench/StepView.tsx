@@ -25,6 +25,7 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
   const operation = model.operations.find(({ id }) => id === step.operationId);
   const outParts = partsOut(sheet, state);
   const size = drawingSize(face);
+  const isTall = face.heightMm > face.widthMm;
   const groups = step.cups.map(
     ({ group, cup }) => `${group.count} × ${screwName(group)} ${step.leg === 'back' ? 'from' : 'to'} cup ${cup}`,
   );
@@ -73,7 +74,13 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
         )}
       </Box>
       {step.leg !== 'gate' && (
-        <Box mt="18px">
+        <Box
+          mt="18px"
+          display="flex"
+          flexDirection={isTall ? 'row' : 'column'}
+          gap={isTall ? '28px' : '0'}
+          alignItems="flex-start"
+        >
           <FaceDrawing
             model={model}
             face={face}

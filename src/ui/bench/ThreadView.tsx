@@ -21,7 +21,10 @@ export function ThreadView({
   readonly current: string;
 }) {
   const here = useRef<HTMLLIElement>(null);
-  useEffect(() => here.current?.scrollIntoView({ block: 'center' }), [current]);
+  useEffect(() => {
+    // Not returned: newer browsers answer with a promise, which is no way to clean up.
+    void here.current?.scrollIntoView({ block: 'center' });
+  }, [current]);
   return (
     <Box
       as="nav"

@@ -52,6 +52,9 @@ const Dot = chakra('circle', {
   },
 });
 
+/** Room that a letter of a drawing's lettering takes. */
+const letterPx = 7.4;
+
 export interface FaceDrawingProps {
   readonly model: Model;
   readonly face: Face;
@@ -110,9 +113,9 @@ export function FaceDrawing({
           return (
             <g key={label}>
               <Inner state={state} x={xMm} y={yMm} width={widthMm} height={heightMm} rx={px(4)} />
-              {widthMm * scale > 46 && heightMm * scale > 18 && (
+              {label.length * letterPx < widthMm * scale && heightMm * scale > 18 && (
                 <Words x={xMm + widthMm / 2} y={yMm + heightMm / 2} fontSize={px(14)} tone="muted">
-                  {state === 'out' ? `${label}: out` : label}
+                  {state === 'out' && (label.length + 5) * letterPx < widthMm * scale ? `${label}: out` : label}
                 </Words>
               )}
             </g>

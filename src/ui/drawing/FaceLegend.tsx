@@ -14,7 +14,16 @@ export function FaceLegend({
 }) {
   const barMm = face.widthMm > 150 ? 60 : 20;
   return (
-    <Box display="flex" flexWrap="wrap" gap="6px 20px" textStyle="note" color="inkMuted" mt="10px" alignItems="center">
+    <Box
+      display="flex"
+      flexWrap="wrap"
+      gap="8px 20px"
+      minW="220px"
+      textStyle="note"
+      color="inkMuted"
+      mt="10px"
+      alignItems="center"
+    >
       <Box display="flex" gap="8px" alignItems="center">
         <Box
           w={`${barMm * scale}px`}

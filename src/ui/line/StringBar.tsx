@@ -56,6 +56,11 @@ const KnotLabel = chakra('span', {
   },
 });
 
+/** For those who cannot see that the string is tight. */
+const Hidden = chakra('span', {
+  base: { position: 'absolute', w: '1px', h: '1px', overflow: 'hidden', clipPath: 'inset(50%)' },
+});
+
 /** The line of work: where one is, how much lies at each stage, and which one is pulled tight. */
 export function StringBar({ states, tight }: { readonly states: readonly KnotState[]; readonly tight: Knot | null }) {
   const path = usePathname();
@@ -67,13 +72,10 @@ export function StringBar({ states, tight }: { readonly states: readonly KnotSta
         return (
           <Fragment key={knot}>
             {index > 0 && <Thread isTight={knot === tight || states[index - 1]?.knot === tight} />}
-            <KnotLink
-              href={`/${knot}`}
-              aria-current={knot === here ? 'page' : undefined}
-              aria-label={`${knotNames[knot]}: ${count}${knot === tight ? ', the slowest stage' : ''}`}
-            >
+            <KnotLink href={`/${knot}`} aria-current={knot === here ? 'page' : undefined} data-knot={knot}>
               <Bead state={state}>{count}</Bead>
               <KnotLabel state={state}>{knotNames[knot]}</KnotLabel>
+              {knot === tight && <Hidden>, the slowest stage</Hidden>}
             </KnotLink>
           </Fragment>
         );

@@ -109,6 +109,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
           <Section title="Tests" note={`${model.tests.length - open.length} of ${model.tests.length} passed`}>
             <Box pt="12px">
               <QuickTests
+                restKey="t"
                 tests={model.tests}
                 results={unit.proof}
                 onNote={(test, result) => void shop.act('proof-noted', unit.id, { test, result })}

@@ -14,10 +14,12 @@ interface QuickTestsProps {
   readonly tests: readonly DeviceTest[];
   readonly results: Readonly<Partial<Record<DeviceTest, TestResult>>>;
   readonly onNote: (test: DeviceTest, result: TestResult) => void;
+  /** The key that calls all that were not tested sound. */
+  readonly restKey: string;
 }
 
 /** One key a test, three states: not tested, sound, fault, and round again. */
-export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
+export function QuickTests({ tests, results, onNote, restKey }: QuickTestsProps) {
   const open = tests.filter((test) => (results[test] ?? 'not-tested') === 'not-tested');
   return (
     <Box display="grid" gridTemplateColumns="repeat(5, minmax(0, 1fr))" gap="6px">
@@ -45,8 +47,8 @@ export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
         );
       })}
       <KeyButton
-        keyName="a"
-        label="All others sound"
+        keyName={restKey}
+        label="Rest sound"
         look="outline"
         justifyContent="flex-start"
         px="8px"

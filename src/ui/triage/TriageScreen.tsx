@@ -74,18 +74,17 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
           <Box flex="1">
             <Box as="h1" textStyle="headline">
               {model ? `${model.maker} ${model.name}` : `${unit.tag}: which model is it?`}
-              {model && (
-                <Box as="span" fontSize="18px" fontWeight="400" color="inkMuted" ms="10px">
-                  revision {unit.revision}, {nameIn(model.configurations, unit.configuration)},{' '}
-                  {nameIn(model.variants, unit.variant)}
-                </Box>
-              )}
             </Box>
-            <Box color="inkMuted" mt="2px">
+            {model && (
+              <Box>
+                Revision {unit.revision}, {nameIn(model.configurations, unit.configuration)},{' '}
+                {nameIn(model.variants, unit.variant)}. Serial {unit.serial ?? 'not read'}.
+              </Box>
+            )}
+            <Box textStyle="note" color="inkMuted">
               {line
-                ? `The list says: ${line.maker} ${line.model}, ${line.serial}${line.note ? `, “${line.note}”` : ''}.`
+                ? `The list says ${line.maker} ${line.model}, ${line.serial}${line.note ? `, “${line.note}”` : ''}.`
                 : 'It was not on the list.'}
-              {model && ` Serial ${unit.serial ?? 'not read'}.`}
             </Box>
           </Box>
           <KeyButton
@@ -104,6 +103,7 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
               onMark={(mark) => void shop.act('mark-placed', unit.id, { mark })}
             />
             <QuickTests
+              restKey="a"
               tests={model.tests}
               results={unit.tests}
               onNote={(test, result) => void shop.act('test-noted', unit.id, { test, result })}

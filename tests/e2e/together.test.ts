@@ -1,0 +1,110 @@
+import type { Page } from 'puppeteer-core';
+import { Bench, go, heading, pause, press, says, scan, settled } from '../support/e2e';
+
+let bench: Bench;
+beforeAll(async () => {
+  bench = await Bench.open();
+});
+afterAll(() => bench.close());
+
+const knot = (page: Page, name: string) =>
+  page.$eval(`nav[aria-label="The line"] a[data-knot="${name}"] span`, ({ textContent }) => Number(textContent));
+
+test('what one bench does shows on another screen within two seconds, without reloading', async () => {
+  const [imke, oskar] = [await bench.signIn('Imke R.', undefined, 'bench-1'), await bench.signIn('Oskar V.')];
+  await go(oskar, bench.url, '/');
+  await go(imke, bench.url, '/dock');
+  const before = await knot(oskar, 'triage');
+  const isSame = await oskar.evaluate(() => ((window as { marker?: string }).marker = 'not reloaded'));
+  await press(imke, 'x');
+  const since = Date.now();
+  await oskar.waitForFunction(
+    (count) => Number(document.querySelector('a[data-knot="triage"] span')?.textContent) === count,
+    { timeout: 2000, polling: 50 },
+    before + 1,
+  );
+  expect(Date.now() - since).toBeLessThan(2000);
+  expect(await oskar.evaluate(() => (window as { marker?: string }).marker)).toBe(isSame);
+  await press(imke, 'u');
+  await settled(imke);
+  await pause(900);
+  expect(await knot(oskar, 'triage')).toBe(before);
+}, 60_000);
+
+test('two people on one unit, one with a stale page: told who was quicker, and shown how it is now', async () => {
+  const [imke, oskar] = [await bench.signIn('Imke R.', undefined, 'bench-1'), await bench.signIn('Oskar V.')];
+  await go(imke, bench.url, '/prove');
+  // Oskar's page hears no news, so it still shows what Imke is about to change.
+  await oskar.setRequestInterception(true);
+  oskar.on('request', (request) => void (request.url().endsWith('/api/live') ? request.abort() : request.continue()));
+  await oskar.goto(`${bench.url}/prove`, { waitUntil: 'networkidle2' });
+  const noted = (page: Page) => page.$eval('button[aria-keyshortcuts="1"]', ({ textContent }) => textContent ?? '');
+  const before = await noted(oskar);
+  await press(imke, '2');
+  await settled(imke);
+  await press(oskar, '1');
+  await says(oskar, 'was changed by Imke R. (bench-1) in the meantime. Yours was not taken');
+  await settled(oskar);
+  expect(await noted(oskar)).toBe(before);
+  await press(imke, 'u');
+  await settled(imke);
+}, 60_000);
+
+test('a tag scanned on any screen opens its thing; one that nobody gave out is said to be unknown', async () => {
+  const page = await bench.signIn('Imke R.');
+  for (const path of ['/', '/triage', '/yield', '/shelf']) {
+    await go(page, bench.url, path);
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await scan(page, 'U-0701');
+    await page.waitForFunction(() => location.pathname === '/t/U-0701');
+    await says(page, 'U-0701 is');
+  }
+  await scan(page, 'P-20401');
+  await page.waitForFunction(() => location.pathname === '/t/P-20401');
+  await scan(page, 'U-9999');
+  await says(page, 'There is no U-9999 in this shop');
+  // The same by hand, in the box.
+  await press(page, '/');
+  await page.keyboard.type('u701', { delay: 60 });
+  await press(page, 'Enter');
+  await page.waitForFunction(() => location.pathname === '/t/U-0701');
+}, 60_000);
+
+test('scanning at the bench presses none of its keys', async () => {
+  const page = await bench.signIn('Imke R.');
+  await go(page, bench.url, '/teardown');
+  await press(page, 'space');
+  await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+  await settled(page);
+  const tag = (await page.evaluate(() => location.pathname)).slice(7);
+  await scan(page, tag);
+  await page.waitForFunction((path) => location.pathname === path, {}, `/t/${tag}`);
+  await settled(page);
+  expect(await page.$eval('[data-waiting]', (element) => element.getAttribute('data-waiting'))).toBe('0');
+  expect(await heading(page)).toContain(tag);
+}, 60_000);
+
+test('a double click and a held key are one fact', async () => {
+  const page = await bench.signIn('Imke R.');
+  await go(page, bench.url, '/dock');
+  const before = await knot(page, 'triage');
+  const button = await page.$('button[aria-keyshortcuts="x"]');
+  await button?.click({ count: 2, delay: 10 });
+  await settled(page);
+  await pause(700);
+  // Two clicks on “tag one” are two units by right; a held key is one.
+  const after = await knot(page, 'triage');
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.down('x');
+  await page.keyboard.down('x');
+  await page.keyboard.down('x');
+  await page.keyboard.up('x');
+  await pause(200);
+  await settled(page);
+  await pause(700);
+  expect(await knot(page, 'triage')).toBe(after + 1);
+  for (let taken = before; taken < after + 1; taken += 1) await press(page, 'u');
+  await settled(page);
+  await pause(700);
+  expect(await knot(page, 'triage')).toBe(before);
+}, 60_000);

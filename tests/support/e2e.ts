@@ -1,0 +1,83 @@
+import type { Browser, KeyInput, Page } from 'puppeteer-core';
+import { demoPeople } from '../../scripts/demo/people';
+import { openBrowser, settled, signedInPage } from '../../scripts/support/browser';
+
+/** Where `./plucky test` serves the demo. */
+export function demoUrl(): string {
+  const url = process.env.PLUCKY_TEST_URL;
+  if (!url) throw new Error('End-to-end tests are run by ./plucky test, which starts the application first.');
+  return url;
+}
+
+/** Trouble that a page had by itself: console errors and uncaught faults. */
+export function watchTrouble(page: Page): string[] {
+  const troubles: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') troubles.push(`console: ${message.text()}`);
+  });
+  page.on('pageerror', (error) => troubles.push(`uncaught: ${String(error)}`));
+  return troubles;
+}
+
+/** One browser for a test file. */
+export class Bench {
+  private constructor(
+    readonly browser: Browser,
+    readonly close: () => Promise<void>,
+    readonly url: string,
+  ) {}
+
+  static async open(url = demoUrl()): Promise<Bench> {
+    const { browser, close } = await openBrowser();
+    return new Bench(browser, close, url);
+  }
+
+  signIn(
+    name: string,
+    pin = demoPeople.find((person) => person.name === name)?.pin ?? '',
+    bench = 'bench-2',
+  ): Promise<Page> {
+    return signedInPage(this.browser, this.url, name, pin, bench);
+  }
+}
+
+export const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+
+/** Presses keys as a hand does, one after the other. `space` is the pedal. */
+export async function press(page: Page, ...keys: string[]): Promise<void> {
+  for (const key of keys) {
+    await page.keyboard.press((key === 'space' ? ' ' : key) as KeyInput);
+    await pause(70);
+  }
+}
+
+/** Types a tag as a scanner does. */
+export async function scan(page: Page, tag: string): Promise<void> {
+  await page.keyboard.type(tag, { delay: 3 });
+  await page.keyboard.press('Enter');
+}
+
+export async function go(page: Page, url: string, path: string): Promise<void> {
+  await page.goto(`${url}${path}`, { waitUntil: 'load' });
+  await settled(page);
+}
+
+export const heading = (page: Page): Promise<string> =>
+  page.$eval('h1', ({ textContent }) => (textContent ?? '').replace(/\s+/g, ' ').trim());
+
+/** Waits until the page says something, and fails with what it says instead. */
+export async function says(page: Page, words: string | RegExp, timeout = 8000): Promise<void> {
+  const pattern = typeof words === 'string' ? words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : words.source;
+  try {
+    await page.waitForFunction(
+      (source) => new RegExp(source, 'i').test(document.body.innerText.replace(/\s+/g, ' ')),
+      { timeout },
+      pattern,
+    );
+  } catch {
+    const text = await page.evaluate(() => document.body.innerText.replace(/\s+/g, ' ').slice(0, 1500));
+    throw new Error(`the page never said “${String(words)}”. It says: ${text}`);
+  }
+}
+
+export { settled };
