@@ -3,6 +3,7 @@ const common = {
   rootDir: __dirname,
   testEnvironment: 'node',
   setupFiles: ['reflect-metadata'],
+  setupFilesAfterEnv: ['<rootDir>/tests/support/patience.ts'],
   transform: {
     '^.+\\.(t|j)sx?$': [
       '@swc/jest',

@@ -21,7 +21,7 @@ interface Shot {
 
 /** The bench of the unit whose sheet is the furthest on its way. */
 const busiestBench = async (page: Page, list: string): Promise<string> => {
-  await page.goto(new URL(list, page.url()).href, { waitUntil: 'networkidle2' });
+  await page.goto(new URL(list, page.url()).href, { waitUntil: 'load' });
   const tag = await page.$eval('main li a', (link) => link.textContent?.match(/U-\d+/)?.[0] ?? '');
   return `/bench/${tag}`;
 };
@@ -66,7 +66,7 @@ export async function takeShots(): Promise<void> {
       const page = await signedInPage(browser, application.url, 'Imke R.', '2468');
       for (const shot of shots) {
         await switchTheme(page, shot.theme ?? 'light');
-        await page.goto(new URL(await shot.path(page), application.url).href, { waitUntil: 'networkidle2' });
+        await page.goto(new URL(await shot.path(page), application.url).href, { waitUntil: 'load' });
         await settled(page);
         for (const key of shot.keys ?? []) {
           await page.keyboard.press(key as 'Enter');

@@ -47,7 +47,9 @@ export async function signedInPage(
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport({ width: 1280, height: 800 });
-  await page.goto(`${url}/sign-in`, { waitUntil: 'networkidle2' });
+  await page.goto(`${url}/sign-in`, { waitUntil: 'load' });
+  // Before React has taken over, keys and clicks go nowhere.
+  await page.waitForSelector('main[data-ready]');
   const buttons = await page.$$eval('main button[aria-pressed]', (all) =>
     all.map(({ textContent }) => textContent ?? ''),
   );
@@ -65,20 +67,18 @@ export async function signedInPage(
   return page;
 }
 
-/** Waits until the page is drawn and every fact is acknowledged. */
+/** Waits until keys are heard, every fact is acknowledged, and what follows from the last one is drawn. */
 export async function settled(page: Page): Promise<void> {
-  await page.waitForNetworkIdle({ idleTime: 250, concurrency: 1, timeout: 15_000 });
   await page.waitForFunction(
     () =>
-      document.querySelector('[data-waiting]')?.getAttribute('data-waiting') !== null &&
-      !document.querySelector('[data-waiting]:not([data-waiting="0"])'),
-    {
-      timeout: 15_000,
-    },
+      document.documentElement.dataset.keys === 'heard' &&
+      document.querySelector('[data-waiting]')?.getAttribute('data-waiting') === '0',
+    { timeout: 30_000, polling: 50 },
   );
+  await new Promise((done) => setTimeout(done, 350));
 }
 
 export async function switchTheme(page: Page, theme: 'light' | 'dark'): Promise<void> {
   await page.evaluate((wanted) => localStorage.setItem('theme', wanted), theme);
-  await page.reload({ waitUntil: 'networkidle2' });
+  await page.reload({ waitUntil: 'load' });
 }

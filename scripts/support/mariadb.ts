@@ -47,7 +47,9 @@ export async function startDatabase(home: Home, { isDurable = true } = {}): Prom
       `--log-error=${log}`,
       '--bind-address=127.0.0.1',
       `--port=${await freePort(usualPort)}`,
-      `--innodb-flush-log-at-trx-commit=${isDurable ? 1 : 2}`,
+      ...(isDurable
+        ? ['--innodb-flush-log-at-trx-commit=1']
+        : ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']),
       '--innodb-buffer-pool-size=256M',
       '--innodb-log-file-size=128M',
       '--innodb-snapshot-isolation=ON',

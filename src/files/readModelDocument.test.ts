@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import schema from '../../docs/formats/model.schema.json';
 import { phone, shippedModels } from '../../tests/support/models';
 import {
@@ -47,6 +49,12 @@ describe('readModelDocument', () => {
     const { model, problems } = readModelDocument(text);
     expect(model).toBeNull();
     expect(problems.length).toBeGreaterThan(0);
+  });
+
+  test('the example of the format’s page is a sound model', () => {
+    const page = readFileSync(join(__dirname, '../../docs/formats/model.md'), 'utf8');
+    const example = /```json\n([\s\S]*?)```/.exec(page)?.[1] ?? '';
+    expect(readModelDocument(example).problems).toEqual([]);
   });
 
   test('the published schema lists the same words as the core', () => {

@@ -70,6 +70,10 @@ test('signed out meanwhile: said, kept, and sent after signing in again', async 
 }, 60_000);
 
 describe('a manifest that is not right', () => {
+  let page: Page;
+  beforeAll(async () => {
+    page = await bench.signIn('Imke R.');
+  });
   const folder = mkdtempSync(join(tmpdir(), 'plucky-csv-'));
   const file = (name: string, content: string | Buffer) => {
     const path = join(folder, name);
@@ -172,7 +176,8 @@ describe('requests that no page of ours would make', () => {
 
   test('five wrong PINs lock the person, and the screen says for how long', async () => {
     const page = await (await bench.browser.createBrowserContext()).newPage();
-    await page.goto(`${bench.url}/sign-in`, { waitUntil: 'networkidle2' });
+    await page.goto(`${bench.url}/sign-in`, { waitUntil: 'load' });
+    await page.waitForSelector('main[data-ready]');
     const names = await page.$$eval('main button[aria-pressed]', (all) =>
       all.map(({ textContent }) => textContent ?? ''),
     );

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { Bench, heading, pause, press, says, settled, watchTrouble } from '../support/e2e';
+import { Bench, heading, pause, press, says, scan, settled, watchTrouble } from '../support/e2e';
 
 let bench: Bench;
 beforeAll(async () => {
@@ -107,8 +107,7 @@ test('a newcomer takes one unit of the demo parcel from triage to sent with the 
   await settled(page);
 
   // The tag, scanned, tells its whole story.
-  await page.keyboard.type(tag, { delay: 3 });
-  await page.keyboard.press('Enter');
+  await scan(page, tag);
   await says(page, `${tag} is sent`);
   for (const words of [
     'tagged',

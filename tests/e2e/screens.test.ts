@@ -46,7 +46,11 @@ describe.each(['light', 'dark'] as const)('every screen in the %s theme', (theme
       };
       for (const { id, impact, nodes } of violations) {
         if (impact === 'serious' || impact === 'critical')
-          findings.push(`${path}: ${id}: ${nodes[0]?.html.slice(0, 200)} ${nodes[0]?.failureSummary}`);
+          findings.push(
+            ...nodes
+              .slice(0, 5)
+              .map(({ html, failureSummary }) => `${path}: ${id}: ${html.slice(0, 200)} ${failureSummary}`),
+          );
       }
       const keys = await page.$$eval('button[aria-keyshortcuts]:not(:disabled)', (all) =>
         all.map((button) => button.getAttribute('aria-keyshortcuts')),

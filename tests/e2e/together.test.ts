@@ -37,7 +37,7 @@ test('two people on one unit, one with a stale page: told who was quicker, and s
   // Oskar's page hears no news, so it still shows what Imke is about to change.
   await oskar.setRequestInterception(true);
   oskar.on('request', (request) => void (request.url().endsWith('/api/live') ? request.abort() : request.continue()));
-  await oskar.goto(`${bench.url}/prove`, { waitUntil: 'networkidle2' });
+  await oskar.goto(`${bench.url}/prove`, { waitUntil: 'load' });
   const noted = (page: Page) => page.$eval('button[aria-keyshortcuts="1"]', ({ textContent }) => textContent ?? '');
   const before = await noted(oskar);
   await press(imke, '2');

@@ -51,10 +51,22 @@ export async function press(page: Page, ...keys: string[]): Promise<void> {
   }
 }
 
-/** Types a tag as a scanner does. */
+/**
+ * Types a tag as a scanner does: a few milliseconds a key, whatever the load of the machine. Sent from inside the page,
+ * since a key sent from outside waits for the one before to be answered.
+ */
 export async function scan(page: Page, tag: string): Promise<void> {
-  await page.keyboard.type(tag, { delay: 3 });
-  await page.keyboard.press('Enter');
+  await page.evaluate(
+    async (keys) => {
+      for (const key of keys) {
+        (document.activeElement ?? document.body).dispatchEvent(
+          new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
+        );
+        await new Promise((done) => setTimeout(done, 3));
+      }
+    },
+    [...tag, 'Enter'],
+  );
 }
 
 export async function go(page: Page, url: string, path: string): Promise<void> {

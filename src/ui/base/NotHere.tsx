@@ -1,6 +1,5 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import Link from 'next/link';
 import { ButtonLink } from './Button';
 
 export function NotHere() {
@@ -12,7 +11,7 @@ export function NotHere() {
       <Box as="p" color="inkMuted" mb="20px">
         Scan a tag, or go back to today.
       </Box>
-      <ButtonLink as={Link} href="/" look="action">
+      <ButtonLink href="/" look="action">
         Today
       </ButtonLink>
     </Box>

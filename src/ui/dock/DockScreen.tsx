@@ -71,6 +71,7 @@ function ParcelRow({
   return (
     <li>
       <RowLink
+        prefetch={false}
         href={`/dock?parcel=${parcel.id}`}
         state={isOpen ? 'now' : 'plain'}
         press="yes"
@@ -103,7 +104,10 @@ function OpenParcel({
 }) {
   const router = useRouter();
   const { parcel, lines } = open;
-  const seeds = useMemo(() => ({ models: [], parcels: [parcel], units: open.units }), [parcel, open.units]);
+  const seeds = useMemo(
+    () => ({ models: [], parcels: [parcel], lines, units: open.units }),
+    [parcel, lines, open.units],
+  );
   const shop = useShop(seeds);
   const [tagged, setTagged] = useState<ReadonlySet<number>>(new Set());
   const waiting = lines.filter(({ lineNo }) => !tagged.has(lineNo));

@@ -10,6 +10,7 @@ import type { Answer, EventQueue, QueueState } from './eventQueue';
 export interface Seeds {
   readonly models: readonly Model[];
   readonly parcels?: readonly Entities['parcel'][];
+  readonly lines?: readonly Entities['line'][];
   readonly units?: readonly Entities['unit'][];
   readonly parts?: readonly Entities['part'][];
 }
@@ -159,7 +160,7 @@ export class ShopStore {
   }
 
   /** Enough of the shop to judge a fact: what the screen shows, and what was made here. */
-  private worldOf({ models, parcels = [], units = [], parts = [] }: Seeds): MemoryWorld {
+  private worldOf({ models, parcels = [], lines = [], units = [], parts = [] }: Seeds): MemoryWorld {
     const world = new MemoryWorld(models);
     const put = <K extends EntityKind>(kind: K, served: readonly Entities[K][]) => {
       for (const entity of this.madeHere(kind)) world.put(kind, entity);
@@ -169,6 +170,7 @@ export class ShopStore {
       }
     };
     put('parcel', parcels);
+    put('line', lines);
     put('unit', units);
     put('part', parts);
     for (const { event, touched } of this.made) world.remember(event.id, touched, event.type === 'undone');

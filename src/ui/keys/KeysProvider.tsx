@@ -47,6 +47,8 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
       if (isUsed) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
+    // Before this the page is drawn but deaf; scripts and tests wait for it.
+    document.documentElement.dataset.keys = 'heard';
     return () => window.removeEventListener('keydown', onKey);
   }, [registry, router]);
 

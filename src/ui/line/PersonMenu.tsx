@@ -1,7 +1,6 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
 import { useTheme } from 'next-themes';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { Person } from '@/core/people/roles';
 import { Button, ButtonLink } from '@/ui/base/Button';
@@ -33,11 +32,7 @@ export function PersonMenu({ person }: { readonly person: Person }) {
   useKey('\\', 'Paper or bench lamp', turnLight);
   return (
     <>
-      <Plain
-        onClick={() => setOpen(true)}
-        aria-label={`${person.name}, ${person.role} at ${person.bench}: more`}
-        mt="7px"
-      >
+      <Plain onClick={() => setOpen(true)} aria-haspopup="dialog" mt="7px">
         <Box as="span" display="flex" justifyContent="space-between" gap="8px">
           <span>
             <strong>{person.name}</strong>{' '}
@@ -53,10 +48,10 @@ export function PersonMenu({ person }: { readonly person: Person }) {
       {isOpen && (
         <Dialog title={`${person.name}, ${person.role}`} onClose={() => setOpen(false)}>
           <Box display="grid" gap="10px">
-            <ButtonLink as={Link} href="/yield" onClick={() => setOpen(false)}>
+            <ButtonLink href="/yield" onClick={() => setOpen(false)}>
               Yield: where parts, time and money are lost
             </ButtonLink>
-            <ButtonLink as={Link} href="/models" onClick={() => setOpen(false)}>
+            <ButtonLink href="/models" onClick={() => setOpen(false)}>
               Models: how each one comes apart
             </ButtonLink>
             <Button onClick={turnLight}>{resolvedTheme === 'dark' ? 'Paper by day' : 'Bench lamp by night'}</Button>

@@ -38,7 +38,7 @@ export function ShopFrame({
         pt="13px"
       >
         <Box w="130px" flexShrink={0} pt="6px">
-          <Link href="/">
+          <Link href="/" prefetch={false}>
             <Box as="span" fontWeight="700" fontSize="18px" display="block">
               Plucky Parcel
             </Box>

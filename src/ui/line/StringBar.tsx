@@ -72,7 +72,12 @@ export function StringBar({ states, tight }: { readonly states: readonly KnotSta
         return (
           <Fragment key={knot}>
             {index > 0 && <Thread isTight={knot === tight || states[index - 1]?.knot === tight} />}
-            <KnotLink href={`/${knot}`} aria-current={knot === here ? 'page' : undefined} data-knot={knot}>
+            <KnotLink
+              href={`/${knot}`}
+              prefetch={false}
+              aria-current={knot === here ? 'page' : undefined}
+              data-knot={knot}
+            >
               <Bead state={state}>{count}</Bead>
               <KnotLabel state={state}>{knotNames[knot]}</KnotLabel>
               {knot === tight && <Hidden>, the slowest stage</Hidden>}

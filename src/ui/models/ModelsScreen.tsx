@@ -77,6 +77,7 @@ export function ModelsScreen({
         {models.map((model) => (
           <li key={model.id}>
             <RowLink
+              prefetch={false}
               href={`/models/${model.id}`}
               press="yes"
               state={model.id === chosen ? 'chosen' : 'plain'}

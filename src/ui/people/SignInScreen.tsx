@@ -25,7 +25,10 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
   const pin = useRef<HTMLInputElement>(null);
   const bench = useRef<HTMLSelectElement>(null);
 
+  const main = useRef<HTMLDivElement>(null);
   useEffect(() => {
+    // From here on keys are heard; tests and scripts wait for it.
+    if (main.current) main.current.dataset.ready = 'yes';
     const known = localStorage.getItem(benchKey);
     if (known && bench.current) bench.current.value = known;
     const onKey = ({ key, target }: KeyboardEvent) => {
@@ -56,7 +59,7 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
   };
 
   return (
-    <Box as="main" display="grid" placeItems="center" minH="100vh" p="24px">
+    <Box as="main" ref={main} display="grid" placeItems="center" minH="100vh" p="24px">
       <Box w="100%" maxW="760px">
         <Box as="h1" textStyle="headline" mb="4px">
           Who is at the bench?

@@ -45,7 +45,7 @@ export function ParcelStrip({ parcel, stages, untagged }: ParcelProgress) {
   const says = order.flatMap((fate) => ((counts.get(fate) ?? 0) > 0 ? [`${counts.get(fate)} ${words[fate]}`] : []));
   return (
     <Box py="10px" borderBottomWidth="1px" borderColor="rule">
-      <Link href={`/dock?parcel=${parcel.id}`}>
+      <Link prefetch={false} href={`/dock?parcel=${parcel.id}`}>
         <Box display="flex" justifyContent="space-between" gap="12px">
           <Box as="span" textStyle="section">
             {parcel.code}

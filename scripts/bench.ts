@@ -1,0 +1,163 @@
+import { cpus, totalmem } from 'node:os';
+import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import type { Page } from 'puppeteer-core';
+import { loadDemo } from './demo/loadDemo';
+import { startApplication } from './support/application';
+import { openBrowser, settled, signedInPage } from './support/browser';
+import { buildApplication } from './support/build';
+import { databaseNames, dropDatabase, withDatabase } from './support/databases';
+import { openHome, projectRoot } from './support/home';
+import { startDatabase, stopDatabase } from './support/mariadb';
+import { needPackage } from './support/packages';
+import { endChild } from './support/processes';
+import { say } from './support/say';
+
+const screens = [
+  '/',
+  '/dock',
+  '/triage',
+  '/teardown',
+  '/grade',
+  '/shelf',
+  '/match',
+  '/rebuild',
+  '/prove',
+  '/send',
+  '/yield',
+  '/models',
+  '/models/marrowby-slate-quay',
+];
+const rounds = 40;
+const acknowledgements = 200;
+
+interface Spread {
+  readonly median: number;
+  readonly p95: number;
+}
+
+function spreadOf(values: readonly number[]): Spread {
+  const sorted = [...values].sort((a, b) => a - b);
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
+  return { median: at(0.5), p95: at(0.95) };
+}
+
+/** From the key press to the server's answer, over steps of a run sheet that are done and taken back in turn. */
+async function acknowledged(page: Page, url: string): Promise<Spread> {
+  await page.goto(`${url}/teardown`, { waitUntil: 'load' });
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+  await settled(page);
+  const count = () => page.evaluate(() => window.pluckyAcknowledgedMs?.length ?? 0);
+  const values: number[] = [];
+  while (values.length < acknowledgements) {
+    for (const key of [' ', 'u'] as const) {
+      const before = await count();
+      await page.keyboard.press(key);
+      await page.waitForFunction((known) => (window.pluckyAcknowledgedMs?.length ?? 0) > known, { polling: 5 }, before);
+      const ms = await page.evaluate(() => window.pluckyAcknowledgedMs?.at(-1) ?? Number.NaN);
+      if (key === ' ') values.push(ms);
+      await new Promise((done) => setTimeout(done, 60));
+    }
+  }
+  return spreadOf(values);
+}
+
+async function serverTimes(url: string, cookie: string): Promise<Map<string, Spread>> {
+  const times = new Map<string, Spread>();
+  for (const path of screens) {
+    const values: number[] = [];
+    for (let round = 0; round < rounds + 3; round += 1) {
+      const since = performance.now();
+      await (await fetch(`${url}${path}`, { headers: { cookie } })).text();
+      if (round >= 3) values.push(performance.now() - since);
+    }
+    times.set(path, spreadOf(values));
+  }
+  return times;
+}
+
+/** Compressed bytes of every script that a page's HTML asks for; what only old browsers load is left out. */
+async function firstLoadScript(url: string, path: string, cookie: string): Promise<number> {
+  const html = await (await fetch(`${url}${path}`, { headers: { cookie } })).text();
+  const wanted = new Set(
+    [...html.matchAll(/<script(?![^>]*nomodule)[^>]*src="([^"]+\.js)"/gi)].map((match) => match[1] as string),
+  );
+  let bytes = 0;
+  for (const script of wanted) bytes += await compressedSize(url, script);
+  return bytes;
+}
+
+const sizes = new Map<string, number>();
+async function compressedSize(url: string, path: string): Promise<number> {
+  const known = sizes.get(path);
+  if (known !== undefined) return known;
+  const { request } = await import('node:http');
+  const size = await new Promise<number>((settle, fail) => {
+    request(`${url}${path}`, { headers: { 'accept-encoding': 'gzip' } }, (response) => {
+      const chunks: Buffer[] = [];
+      response.on('data', (chunk: Buffer) => chunks.push(chunk));
+      response.on('end', () => {
+        const body = Buffer.concat(chunks);
+        // Fails here when the server did not compress, rather than print a size that is none.
+        gunzipSync(body);
+        settle(body.length);
+      });
+    })
+      .on('error', fail)
+      .end();
+  });
+  sizes.set(path, size);
+  return size;
+}
+
+const ms = (value: number) => value.toFixed(1);
+
+async function main(): Promise<void> {
+  await needPackage('mariadb-server');
+  await needPackage('chromium');
+  const home = openHome(join(projectRoot, '.plucky', 'bench'));
+  const server = await startDatabase(home);
+  try {
+    await buildApplication();
+    await dropDatabase(home, databaseNames.demo);
+    await withDatabase(home, databaseNames.demo, (db) => loadDemo(db, new Date()));
+    const application = await startApplication(home, databaseNames.demo);
+    const { browser, close } = await openBrowser();
+    try {
+      const page = await signedInPage(browser, application.url, 'Imke R.', '2468');
+      const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
+      const done = await acknowledged(page, application.url);
+      const bench = new URL(page.url()).pathname;
+      const times = await serverTimes(application.url, cookie);
+      const rows: string[] = [];
+      for (const path of screens) {
+        const { median, p95 } = times.get(path) as Spread;
+        const script = await firstLoadScript(application.url, path, cookie);
+        rows.push(`| ${path} | ${ms(median)} | ${ms(p95)} | ${(script / 1000).toFixed(0)} |`);
+      }
+      const benchScript = await firstLoadScript(application.url, bench, cookie);
+      const report = [
+        `“Done” at the bench, key press to acknowledged: median ${ms(done.median)} ms, p95 ${ms(done.p95)} ms (${acknowledgements} steps).`,
+        '',
+        '| screen | server, median ms | server, p95 ms | first-load script, kB gzip |',
+        '| --- | ---: | ---: | ---: |',
+        ...rows,
+        `| /bench/… | – | – | ${(benchScript / 1000).toFixed(0)} |`,
+        '',
+        `Machine: ${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, ${Math.round(totalmem() / 1e9)} GB, Node.js ${process.version}; everything on loopback, MariaDB with a flush at every commit, Chromium and server on the same cores.`,
+      ].join('\n');
+      say(report);
+    } finally {
+      await close();
+      await endChild(application.child);
+    }
+  } finally {
+    if (server.isOurs) await stopDatabase(home);
+  }
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exitCode = 1;
+});
