@@ -6,7 +6,7 @@ import { priceOf, saleGradeWith } from '@/core/matching/rankForSlot';
 import { getModelPart, type Minutes, type Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { money } from '@/core/shared/money';
-import { jeffreysInterval } from '@/core/statistics/jeffreysInterval';
+import type { KnownYield } from './knownYields';
 import type { SaleGrade } from '@/core/shared/grades';
 
 /** What a choice for a unit is worth to the shop after parts and labour. */
@@ -24,8 +24,10 @@ export interface Valued {
 export interface Knowledge {
   /** Best grade on the shelf by interchange class. */
   readonly shelf: Readonly<Record<string, { readonly grade: SaleGrade; readonly count: number }>>;
-  /** Good and sought by part of this model so far. */
-  readonly yields: Readonly<Record<string, { readonly good: number; readonly sought: number }>>;
+  /** Yields of this model's parts so far; a part that is not listed was never sought. */
+  readonly yields: Readonly<Record<string, KnownYield>>;
+  /** What to expect of a part that was never sought. */
+  readonly unseen: KnownYield;
 }
 
 type Subject = Pick<Unit, 'revision' | 'configuration' | 'variant' | 'marks' | 'tests'>;
@@ -109,11 +111,8 @@ function valueDonor(model: Model, unit: Subject, known: Knowledge, rules: HouseR
   if (!sheet.ok) return { ...flat('donor', 0), because: 'Nothing worth having can be reached.', isPossible: false };
   const worth = targets.map((id) => {
     const part = getModelPart(model, id);
-    const seen = known.yields[id];
+    const { share, low, high } = known.yields[id] ?? known.unseen;
     const value = part.valueCents?.B ?? 0;
-    // With nothing seen, one good of one: hopeful, and as wide as one trial is.
-    const { low, high } = jeffreysInterval(seen?.good ?? 1, seen?.sought ?? 1, 0.8);
-    const share = seen ? (seen.good + 0.5) / (seen.sought + 1) : 0.75;
     return { name: part.name, likely: value * share, low: value * low, high: value * high };
   });
   const sum = (key: 'likely' | 'low' | 'high') => Math.round(worth.reduce((total, part) => total + part[key], 0));

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { ParcelLine, Unit } from '@/core/bench/entities';
 import type { Model } from '@/core/procedure/model';
+import { knownYields, unseenYield } from '@/core/triage/knownYields';
 import type { Knowledge } from '@/core/triage/valueDispositions';
 import { newestModels } from '@/data/models/modelRepository';
 import { linesOfUnits } from '@/data/parcels/parcelRepository';
@@ -16,6 +17,7 @@ export interface TriageView {
   readonly shelf: Knowledge['shelf'];
   /** Yields so far, by model. */
   readonly yields: Readonly<Record<string, Knowledge['yields']>>;
+  readonly unseen: Knowledge['unseen'];
 }
 
 /** Units that wait for a decision, and what is known to decide by. */
@@ -26,7 +28,12 @@ export async function readTriage(db: Knex): Promise<TriageView> {
     shelfStock(db),
     outcomeCounts(db),
   ]);
-  const yields: Record<string, Record<string, { good: number; sought: number }>> = {};
-  for (const { modelId, partRef, good, sought } of counts) (yields[modelId] ??= {})[partRef] = { good, sought };
-  return { units, models, shelf, yields, lines: await linesOfUnits(db, units) };
+  return {
+    units,
+    models,
+    shelf,
+    yields: knownYields(counts),
+    unseen: unseenYield,
+    lines: await linesOfUnits(db, units),
+  };
 }

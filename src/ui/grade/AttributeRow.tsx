@@ -34,6 +34,7 @@ export function AttributeRow({
   onRead,
   onWanted,
 }: AttributeRowProps) {
+  const nameId = `attribute-${attribute.id}`;
   return (
     <Box
       as="li"
@@ -46,7 +47,7 @@ export function AttributeRow({
     >
       <Box display="grid" gridTemplateColumns="230px minmax(0, 1fr) 96px" gap="16px" alignItems="center">
         <Box>
-          <Box fontWeight={isCurrent ? '700' : '600'} color={isLimiting ? 'danger' : undefined}>
+          <Box id={nameId} fontWeight={isCurrent ? '700' : '600'} color={isLimiting ? 'danger' : undefined}>
             {attribute.name}
             {isLimiting && ' (limits it)'}
           </Box>
@@ -61,12 +62,7 @@ export function AttributeRow({
             <ChoiceReading attribute={attribute} onRead={onRead} />
           )
         ) : (
-          <Button
-            size="small"
-            justifyContent="flex-start"
-            onClick={onWanted}
-            aria-label={`Read ${attribute.name} again`}
-          >
+          <Button size="small" justifyContent="flex-start" onClick={onWanted} aria-describedby={nameId}>
             {reading === undefined ? 'not read' : sayReading(attribute, reading)}
           </Button>
         )}

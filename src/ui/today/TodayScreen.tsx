@@ -61,6 +61,7 @@ export function TodayScreen({ jobs, parcels, facts }: TodayView) {
 function JobRow({ job, place, isChosen }: { readonly job: Job; readonly place: number; readonly isChosen: boolean }) {
   const router = useRouter();
   const open = () => router.push(job.path);
+  const titleId = `job-${job.id}`;
   useKey(isChosen ? ' ' : undefined, isChosen ? `Open: ${job.title}` : '', open);
   useKey(isChosen ? 'Enter' : undefined, '', open);
   return (
@@ -79,7 +80,7 @@ function JobRow({ job, place, isChosen }: { readonly job: Job; readonly place: n
         {job.tag ? <Tag code={job.tag} href={`/t/${job.tag}`} /> : null}
       </Box>
       <Box flex="1" minW="0">
-        <Box textStyle="list" overflow="hidden" textOverflow="ellipsis">
+        <Box id={titleId} textStyle="list" overflow="hidden" textOverflow="ellipsis">
           {job.title}
         </Box>
         <Box textStyle="note" color="inkMuted">
@@ -92,7 +93,7 @@ function JobRow({ job, place, isChosen }: { readonly job: Job; readonly place: n
         look={isChosen ? 'action' : 'outline'}
         w="124px"
         onPress={open}
-        aria-label={`Open ${job.title}`}
+        aria-describedby={titleId}
       />
     </Row>
   );

@@ -11,7 +11,7 @@ import { Nothing } from '@/ui/base/Nothing';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
-import { dispositionNames } from '@/ui/words/names';
+import { dispositionOrders } from '@/ui/words/names';
 import { DispositionList } from './DispositionList';
 import { IdentifyUnit } from './IdentifyUnit';
 import { MarkedDrawing } from './MarkedDrawing';
@@ -55,7 +55,12 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
   const valued = useMemo(
     () =>
       model
-        ? valueDispositions(model, unit, { shelf: view.shelf, yields: view.yields[model.id] ?? {} }, startingHouseRules)
+        ? valueDispositions(
+            model,
+            unit,
+            { shelf: view.shelf, yields: view.yields[model.id] ?? {}, unseen: view.unseen },
+            startingHouseRules,
+          )
         : [],
     [model, unit, view],
   );
@@ -137,7 +142,7 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
         <Box mt="auto" pt="16px">
           <KeyButton
             keyName=" "
-            label={`${dispositionNames[proposed]} it, tag ${unit.tag}`}
+            label={`${dispositionOrders[proposed]}, ${unit.tag}`}
             look="action"
             size="wide"
             w="100%"

@@ -54,6 +54,15 @@ export const dispositionNames: Readonly<Record<Disposition, string>> = {
   quarantine: 'Keep apart',
 };
 
+/** The same as an order, for the button that does it. */
+export const dispositionOrders: Readonly<Record<Disposition, string>> = {
+  build: 'Build it',
+  donor: 'Make it a donor',
+  'as-is': 'Sell it as it is',
+  recycle: 'Recycle it',
+  quarantine: 'Keep it apart',
+};
+
 export const apartNames: Readonly<Record<ApartPlace, string>> = {
   hazard: 'hazard',
   ownership: 'ownership',

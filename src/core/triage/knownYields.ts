@@ -1,0 +1,28 @@
+import { jeffreysInterval } from '@/core/statistics/jeffreysInterval';
+import type { OutcomeCount } from '@/core/yields/harvestYield';
+
+/** What share of a part comes out good: the middle of what is known, and an 80 % range. */
+export interface KnownYield {
+  readonly share: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+const level = 0.8;
+const known = (good: number, sought: number): KnownYield => {
+  const { low, high } = jeffreysInterval(good, sought, level);
+  // The mean of the same Beta that the interval is cut from: never quite 0 or 1.
+  return { share: (good + 0.5) / (sought + 1), low, high };
+};
+
+/** A part that was never sought counts like one that came out good once: hopeful, and as wide as one trial is. */
+export const unseenYield: KnownYield = known(1, 1);
+
+/** Yields by model and part. Computed once on the server: the quantiles are too heavy for a first load. */
+export function knownYields(
+  counts: readonly OutcomeCount[],
+): Readonly<Record<string, Readonly<Record<string, KnownYield>>>> {
+  const yields: Record<string, Record<string, KnownYield>> = {};
+  for (const { modelId, partRef, good, sought } of counts) (yields[modelId] ??= {})[partRef] = known(good, sought);
+  return yields;
+}
