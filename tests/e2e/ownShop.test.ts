@@ -135,7 +135,7 @@ test('from an emptied shop through the shipped manifest to yields that a third p
         const label = await field.evaluate((element) => element.getAttribute('aria-label') ?? '');
         await page.keyboard.type(label.startsWith('Capacity') || label.startsWith('Touch') ? '100' : '0');
         await press(page, 'Enter');
-      } else await press(page, /is (a [A-D]|scrap)/.test(await heading(page)) ? 'space' : '1');
+      } else await press(page, /: (scrap|[A-D]),/.test(await heading(page)) ? 'space' : '1');
     },
     async () => /No part waits/.test(await heading(page)),
     160,

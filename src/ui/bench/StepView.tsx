@@ -2,12 +2,12 @@
 import { Box } from '@chakra-ui/react';
 import type { SheetState, Unit } from '@/core/bench/entities';
 import type { Model } from '@/core/procedure/model';
-import { screwName } from '@/core/screws/screwGroups';
 import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
 import { Caution } from '@/ui/base/Caution';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { drawingSize } from './drawingSize';
+import { StepJoints } from './StepJoints';
 
 interface StepViewProps {
   readonly model: Model;
@@ -26,9 +26,6 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
   const outParts = partsOut(sheet, state);
   const size = drawingSize(face);
   const isTall = face.heightMm > face.widthMm;
-  const groups = step.cups.map(
-    ({ group, cup }) => `${group.count} × ${screwName(group)} ${step.leg === 'back' ? 'from' : 'to'} cup ${cup}`,
-  );
   return (
     <Box as="main" p="20px 26px" overflowY="auto" minW="0">
       <Box as="h1" textStyle="instruction" aria-live="assertive">
@@ -45,7 +42,6 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
           step.tool,
           face.id === step.face ? face.name : `Looking at: ${face.name}`,
           step.posture,
-          ...groups,
           ...(operation?.limit && step.leg === 'out' ? [`opens ${operation.limit.mm} mm, no more`] : []),
         ]
           .filter((chip) => chip !== null)
@@ -92,11 +88,14 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
             maxWidth={size.width}
             maxHeight={size.height}
           />
-          <FaceLegend
-            face={face}
-            operation={step.leg === 'out' && face.id === step.face ? operation : undefined}
-            scale={Math.min(size.width / face.widthMm, size.height / face.heightMm)}
-          />
+          <Box>
+            <FaceLegend
+              face={face}
+              operation={step.leg === 'out' && face.id === step.face ? operation : undefined}
+              scale={Math.min(size.width / face.widthMm, size.height / face.heightMm)}
+            />
+            <StepJoints step={step} />
+          </Box>
         </Box>
       )}
     </Box>

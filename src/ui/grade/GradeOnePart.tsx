@@ -41,6 +41,7 @@ export function GradeOnePart({
     setReadings((before) => ({ ...before, [id]: reading }));
     setWanted(null);
   };
+  const name = kind.name.charAt(0).toUpperCase() + kind.name.slice(1);
   const settle = () => judged.ok && shop.act('part-graded', part.id, { readings });
 
   return (
@@ -55,11 +56,10 @@ export function GradeOnePart({
           }
           aside={<Tag code={part.tag} href={`/t/${part.tag}`} />}
         >
+          {name}:{' '}
           {judged.ok
-            ? grade === 'X'
-              ? `The ${kind.name} is scrap: ${judged.value.limiting.toLowerCase()}`
-              : `The ${kind.name} is a ${grade}: ${judged.value.limiting.toLowerCase()} decides`
-            : `The ${kind.name}: ${readCount} of ${attributes.length} read`}
+            ? `${grade === 'X' ? 'scrap' : grade}, ${judged.value.limiting.toLowerCase()} decides`
+            : `${readCount} of ${attributes.length} read`}
         </Headline>
         <Box as="ul">
           {attributes.map((attribute) => (

@@ -29,7 +29,13 @@ export function MarkedDrawing({
   readonly unit: Unit;
   readonly onMark: (mark: Mark) => void;
 }) {
-  const [faceIndex, setFaceIndex] = useState(0);
+  // Where something is marked already is where one looks first.
+  const [faceIndex, setFaceIndex] = useState(() =>
+    Math.max(
+      0,
+      model.faces.findIndex(({ id }) => unit.marks.some((mark) => mark.face === id)),
+    ),
+  );
   const [kind, setKind] = useState<Finding | null>(null);
   const face = model.faces[faceIndex % model.faces.length] as Model['faces'][number];
   const place = (field: number) => {

@@ -1,0 +1,52 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { JointKind } from '@/core/procedure/vocabulary';
+import { isScrew, screwName } from '@/core/screws/screwGroups';
+import type { SheetStep } from '@/core/teardown/runSheet';
+import { sayCount } from '@/ui/words/amounts';
+
+const words: Readonly<Record<Exclude<JointKind, 'screw'>, string>> = {
+  clip: 'row of clips',
+  tape: 'taped seam',
+  plug: 'plug, lifted at its rim',
+  ribbon: 'ribbon, lock first',
+  tab: 'tab',
+  coaxial: 'aerial snap',
+};
+
+/** What this step opens or closes, in words: screws with their cup and torque, the rest by kind. */
+export function StepJoints({ step }: { readonly step: SheetStep }) {
+  const others = step.joints.filter((joint) => !isScrew(joint));
+  const kinds = [...new Set(others.map(({ kind }) => kind))];
+  if (step.joints.length === 0) return null;
+  return (
+    <Box
+      as="ul"
+      textStyle="body"
+      mt="4px"
+      aria-label={step.leg === 'back' ? 'Closed in this step' : 'Opened in this step'}
+    >
+      {step.cups.map(({ cup, group }) => {
+        const torque = step.joints.find((joint) => joint.id === group.jointIds[0] && isScrew(joint));
+        const aim = torque && isScrew(torque) ? torque.torqueNewtonCm?.aim : undefined;
+        return (
+          <Box as="li" key={cup} py="3px">
+            <strong>
+              {group.count} × {screwName(group)}
+            </strong>{' '}
+            {step.leg === 'back' ? `from cup ${cup}${aim ? `, ${aim} N·cm` : ''}` : `to cup ${cup}`}
+          </Box>
+        );
+      })}
+      {kinds.map((kind) => (
+        <Box as="li" key={kind} py="3px">
+          {sayCount(
+            others.filter((joint) => joint.kind === kind).length,
+            words[kind as keyof typeof words],
+            `× ${words[kind as keyof typeof words]}`,
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
