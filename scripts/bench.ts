@@ -12,22 +12,8 @@ import { startDatabase, stopDatabase } from './support/mariadb';
 import { needPackage } from './support/packages';
 import { endChild } from './support/processes';
 import { say } from './support/say';
+import { screens } from './support/screens';
 
-const screens = [
-  '/',
-  '/dock',
-  '/triage',
-  '/teardown',
-  '/grade',
-  '/shelf',
-  '/match',
-  '/rebuild',
-  '/prove',
-  '/send',
-  '/yield',
-  '/models',
-  '/models/marrowby-slate-quay',
-];
 const rounds = 40;
 const acknowledgements = 200;
 

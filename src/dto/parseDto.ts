@@ -22,7 +22,8 @@ export function parseDto<T extends object>(type: new () => T, input: unknown): O
 function describe(error: ValidationError, path = ''): { field: string; says: string } {
   const field = path === '' ? error.property : `${path}.${error.property}`;
   const [child] = error.children ?? [];
-  if (child) return describe(child, field);
+  // What is wrong with a list itself comes before what is wrong inside it.
+  if (child && !error.constraints) return describe(child, field);
   const says = Object.values(error.constraints ?? {}).at(-1) ?? 'it is not right';
   return { field, says };
 }

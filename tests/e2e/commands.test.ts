@@ -1,9 +1,7 @@
 import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { databaseNames, withDatabase } from '../../scripts/support/databases';
-import { freePort } from '../../scripts/support/ports';
 import { plucky } from '../support/plucky';
 import { testHome } from '../support/scratch';
 
@@ -64,14 +62,6 @@ test('a person is added once, with a role there is', async () => {
     stderr: expect.stringContaining('One of: viewer, technician, lead.') as string,
   });
 }, 60_000);
-
-test('when the usual port is taken the next free one is found', async () => {
-  const server = createServer();
-  const usual = await freePort(45_100);
-  await new Promise<void>((done) => server.listen(usual, '127.0.0.1', done));
-  expect(await freePort(usual)).toBe(usual + 1);
-  server.close();
-});
 
 test('stop is safe when nothing runs', async () => {
   // The tests' own database server is running and must stay: stop is tried on a home of its own.

@@ -1,23 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { switchTheme } from '../../scripts/support/browser';
+import { screens } from '../../scripts/support/screens';
 import { Bench, go, press, watchTrouble } from '../support/e2e';
 
 const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-const paths = [
-  '/',
-  '/dock',
-  '/triage',
-  '/teardown',
-  '/grade',
-  '/shelf',
-  '/match',
-  '/rebuild',
-  '/prove',
-  '/send',
-  '/yield',
-  '/models',
-  '/models/oddkin-lantern-5',
-];
 
 let bench: Bench;
 beforeAll(async () => {
@@ -38,7 +24,7 @@ describe.each(['light', 'dark'] as const)('every screen in the %s theme', (theme
     const troubles = watchTrouble(page);
     const findings: string[] = [];
     const benches = await unitsAtTheBench();
-    for (const path of [...paths, ...benches]) {
+    for (const path of [...screens, ...benches]) {
       await go(page, bench.url, path);
       await page.evaluate(axe);
       const { violations } = (await page.evaluate('axe.run(document, { resultTypes: ["violations"] })')) as {

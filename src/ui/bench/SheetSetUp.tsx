@@ -11,6 +11,7 @@ import type { SheetKind } from '@/core/teardown/runSheet';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
 import { Table } from '@/ui/base/Table';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { sayList, sayMinutes } from '@/ui/words/amounts';
@@ -120,15 +121,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
             </Section>
           )}
         </Box>
-        <Box
-          bg="sheet"
-          borderStartWidth="1px"
-          borderColor="rule"
-          p="24px 20px"
-          display="flex"
-          flexDirection="column"
-          gap="16px"
-        >
+        <SidePanel>
           {sheet.ok ? (
             <>
               <Section title="The sheet" note={`${sheet.value.steps.length} steps`}>
@@ -186,7 +179,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
               <KeyButton keyName="Escape" label="Leave" onPress={() => router.push(`/${kind}`)} />
             </Box>
           </Box>
-        </Box>
+        </SidePanel>
       </Box>
     </Box>
   );

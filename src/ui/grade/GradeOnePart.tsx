@@ -10,6 +10,7 @@ import type { PartKind } from '@/data/models/partKinds';
 import { Headline } from '@/ui/base/Headline';
 import { Punches } from '@/ui/base/Punches';
 import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import type { Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -76,15 +77,7 @@ export function GradeOnePart({
           ))}
         </Box>
       </Box>
-      <Box
-        bg="sheet"
-        borderStartWidth="1px"
-        borderColor="rule"
-        p="20px"
-        display="flex"
-        flexDirection="column"
-        gap="18px"
-      >
+      <SidePanel>
         <Section title={judged.ok ? 'Its grade' : 'So far, at best'}>
           <Box py="16px">
             {readCount > 0 ? <Punches grade={grade} size="large" /> : <Box color="inkMuted">nothing read yet</Box>}
@@ -128,7 +121,7 @@ export function GradeOnePart({
             />
           </Box>
         </Box>
-      </Box>
+      </SidePanel>
     </Box>
   );
 }

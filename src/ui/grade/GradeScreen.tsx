@@ -5,7 +5,7 @@ import type { Part } from '@/core/bench/entities';
 import type { GradeView } from '@/services/grade/readGrade';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
-import { RowButton } from '@/ui/base/Row';
+import { Queue } from '@/ui/base/Queue';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
@@ -26,30 +26,13 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
     view.kinds[`${modelId}/${partRef}`] ?? { name: partRef, modelName: '', handling: '', valueCents: {} };
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '260px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
-      <Box as="nav" aria-label="Parts to grade" borderEndWidth="1px" borderColor="rule" py="18px">
-        <Box as="h2" textStyle="section" px="14px" mb="8px">
-          {sayCount(waiting.length, 'part')} to grade
-        </Box>
-        <ul>
-          {waiting.map((entry) => (
-            <li key={entry.id}>
-              <RowButton
-                state={entry.id === chosen ? 'now' : 'plain'}
-                press="yes"
-                onClick={() => choose(entry.id)}
-                aria-pressed={entry.id === chosen}
-              >
-                <Box as="span" textStyle="code">
-                  {entry.tag}
-                </Box>
-                <Box as="span" textStyle="note">
-                  {kindOf(entry).name}
-                </Box>
-              </RowButton>
-            </li>
-          ))}
-        </ul>
-      </Box>
+      <Queue
+        label="Parts to grade"
+        title={`${sayCount(waiting.length, 'part')} to grade`}
+        entries={waiting.map((entry) => ({ id: entry.id, tag: entry.tag, words: kindOf(entry).name }))}
+        chosen={chosen}
+        onChoose={choose}
+      />
       {part ? (
         <GradeOnePart
           key={part.id}

@@ -7,6 +7,7 @@ import { money } from '@/core/shared/money';
 import { Headline } from '@/ui/base/Headline';
 import { RowButton } from '@/ui/base/Row';
 import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -87,17 +88,9 @@ export function ModelScreen({ model }: { readonly model: Model }) {
           <KeyButton keyName="f" label="Other face" size="small" onPress={() => setFaceShift((shift) => shift + 1)} />
         </Box>
       </Box>
-      <Box
-        bg="sheet"
-        borderStartWidth="1px"
-        borderColor="rule"
-        p="20px"
-        display="flex"
-        flexDirection="column"
-        gap="18px"
-      >
+      <SidePanel>
         <OperationFacts model={model} operation={operation} />
-      </Box>
+      </SidePanel>
     </Box>
   );
 }

@@ -13,8 +13,9 @@ import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
-import { RowButton } from '@/ui/base/Row';
+import { Queue } from '@/ui/base/Queue';
 import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
@@ -37,30 +38,13 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
   const model = unit && modelOf(unit);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '260px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
-      <Box as="nav" aria-label="Units to prove" borderEndWidth="1px" borderColor="rule" py="18px">
-        <Box as="h2" textStyle="section" px="14px" mb="8px">
-          {sayCount(waiting.length, 'unit')} to prove
-        </Box>
-        <ul>
-          {waiting.map((entry) => (
-            <li key={entry.id}>
-              <RowButton
-                state={entry.id === chosen ? 'now' : 'plain'}
-                press="yes"
-                onClick={() => choose(entry.id)}
-                aria-pressed={entry.id === chosen}
-              >
-                <Box as="span" textStyle="code">
-                  {entry.tag}
-                </Box>
-                <Box as="span" textStyle="note">
-                  {modelOf(entry)?.name}
-                </Box>
-              </RowButton>
-            </li>
-          ))}
-        </ul>
-      </Box>
+      <Queue
+        label="Units to prove"
+        title={`${sayCount(waiting.length, 'unit')} to prove`}
+        entries={waiting.map((entry) => ({ id: entry.id, tag: entry.tag, words: modelOf(entry)?.name ?? '' }))}
+        chosen={chosen}
+        onChoose={choose}
+      />
       {unit && model ? (
         <ProveOneUnit key={unit.id} unit={unit} model={model} shop={shop} />
       ) : (
@@ -150,15 +134,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
           </Box>
         </Section>
       </Box>
-      <Box
-        bg="sheet"
-        borderStartWidth="1px"
-        borderColor="rule"
-        p="20px"
-        display="flex"
-        flexDirection="column"
-        gap="18px"
-      >
+      <SidePanel>
         <Section title="Sale grade">
           <Box py="14px">
             <Punches grade={sale.saleGrade} size="large" />
@@ -191,7 +167,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
             onPress={() => void shop.act('unit-proven', unit.id, { cosmetic: look })}
           />
         </Box>
-      </Box>
+      </SidePanel>
     </Box>
   );
 }

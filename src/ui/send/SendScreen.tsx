@@ -10,6 +10,7 @@ import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
 import { Row } from '@/ui/base/Row';
 import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import { useShop, useShopStore } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -94,15 +95,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
           ))}
         </Box>
       </Box>
-      <Box
-        bg="sheet"
-        borderStartWidth="1px"
-        borderColor="rule"
-        p="24px 20px"
-        display="flex"
-        flexDirection="column"
-        gap="20px"
-      >
+      <SidePanel>
         <Section title="Latest shipments">
           {view.shipments.length === 0 && (
             <Box color="inkMuted" pt="8px">
@@ -161,7 +154,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
             onPress={send}
           />
         </Box>
-      </Box>
+      </SidePanel>
     </Box>
   );
 }

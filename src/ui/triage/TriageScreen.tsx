@@ -8,15 +8,17 @@ import { valueDispositions } from '@/core/triage/valueDispositions';
 import type { TriageView } from '@/services/triage/readTriage';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
+import { Queue } from '@/ui/base/Queue';
+import { SidePanel } from '@/ui/base/SidePanel';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
+import { sayCount } from '@/ui/words/amounts';
 import { dispositionOrders } from '@/ui/words/names';
 import { DispositionList } from './DispositionList';
 import { IdentifyUnit } from './IdentifyUnit';
 import { MarkedDrawing } from './MarkedDrawing';
 import { QuickTests } from './QuickTests';
-import { UnitQueue } from './UnitQueue';
 
 /** What is each unit good for? One at a time: identity, marks, tests; the proposal with its money. */
 export function TriageScreen({ view, first }: { readonly view: TriageView; readonly first: string | undefined }) {
@@ -42,7 +44,13 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
       gridTemplateColumns={{ base: '1fr', lg: '200px minmax(0, 1fr) 350px' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >
-      <UnitQueue units={waiting} models={view.models} lines={view.lines} chosen={unit.id} onChoose={choose} />
+      <Queue
+        label="Units to look at"
+        title={`${sayCount(waiting.length, 'unit')} to look at`}
+        entries={waiting.map((entry) => ({ id: entry.id, tag: entry.tag, words: knownAs(entry, view) }))}
+        chosen={unit.id}
+        onChoose={choose}
+      />
       <OneUnit key={unit.id} unit={unit} view={view} shop={shop} />
     </Box>
   );
@@ -120,16 +128,7 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
           </Nothing>
         )}
       </Box>
-      <Box
-        bg="sheet"
-        borderStartWidth="1px"
-        borderColor="rule"
-        p="16px 20px"
-        display="flex"
-        flexDirection="column"
-        minH="0"
-        overflowY="auto"
-      >
+      <SidePanel gap="0" minH="0" overflowY="auto">
         <Box display="flex" justifyContent="space-between" alignItems="baseline" mb="10px">
           <Box as="h2" textStyle="section">
             What it is good for
@@ -149,7 +148,7 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
             onPress={() => decide(proposed)}
           />
         </Box>
-      </Box>
+      </SidePanel>
       {isIdentifying && (
         <IdentifyUnit
           models={view.models}
@@ -167,3 +166,10 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
 
 const nameIn = (items: readonly { readonly id: string; readonly name: string }[], id: string | null): string =>
   items.find((item) => item.id === id)?.name ?? '';
+
+/** Its model, or with a question mark what the list promised. */
+function knownAs({ id, modelId }: Unit, { models, lines }: TriageView): string {
+  const known = models.find((model) => model.id === modelId)?.name;
+  const promised = lines[id]?.model;
+  return known ?? (promised ? `${promised}?` : 'not known');
+}

@@ -1,0 +1,212 @@
+import { slotNeeds } from '@/core/bench/slots';
+import { knots } from '@/core/bench/stages';
+import { latestFacts } from '@/data/events/latestFacts';
+import { passedKnots } from '@/data/flow/passedKnots';
+import { loadDemo } from '../../scripts/demo/loadDemo';
+import { scratchDatabase, type Scratch } from '../../tests/support/scratch';
+import { readBench } from './bench/readBench';
+import { readSheets } from './bench/readSheets';
+import { readDock } from './dock/readDock';
+import { previewManifest } from './dock/previewManifest';
+import { readGrade } from './grade/readGrade';
+import { readLabel } from './labels/readLabel';
+import { readMatch } from './match/readMatch';
+import { readModels } from './models/readModels';
+import { readSignIn } from './people/readSignIn';
+import { readProve } from './prove/readProve';
+import { openShipment } from './send/openShipment';
+import { readPackingList } from './send/readPackingList';
+import { readSend } from './send/readSend';
+import { readShelf } from './shelf/readShelf';
+import { readString } from './string/readString';
+import { readThing } from './things/readThing';
+import { readTriage } from './triage/readTriage';
+
+/** What each screen reads of the demo workshop. The demo is the same every time, but for its dates. */
+let scratch: Scratch;
+const now = new Date('2026-11-25T12:00:00Z');
+beforeAll(async () => {
+  scratch = await scratchDatabase();
+  await loadDemo(scratch.db, now);
+}, 120_000);
+afterAll(() => scratch.drop());
+
+describe('what the screens read', () => {
+  test('the string counts what lies at every knot', async () => {
+    const { states } = await readString(scratch.db, now);
+    expect(states.map(({ knot }) => knot)).toEqual(knots);
+    const count = (knot: string) => states.find((state) => state.knot === knot)?.count;
+    expect(count('dock')).toBe(2);
+    expect(count('triage')).toBe((await readTriage(scratch.db)).units.length);
+    expect(count('grade')).toBe((await readGrade(scratch.db)).parts.length);
+    expect(count('match')).toBe((await readMatch(scratch.db)).units.length);
+    expect(count('send')).toBe((await readSend(scratch.db)).ready.length);
+    const shelf = await readShelf(scratch.db, '', 0);
+    expect(count('shelf')).toBe(shelf.total + shelf.toShelve.length);
+    const passed = await passedKnots(scratch.db, new Date(0));
+    expect(passed.send).toBe(await countRows('units', { stage: 'sent' }));
+  });
+
+  test('Dock: a parcel with its price, what is in the box still, and what was tagged last', async () => {
+    const { parcels } = await readDock(scratch.db, undefined);
+    const autumn = parcels.find(({ parcel }) => parcel.code === 'Ferry line, autumn lot');
+    const { open } = await readDock(scratch.db, autumn?.parcel.id);
+    expect(open?.lines.map(({ lineNo }) => lineNo)).toEqual([25, 26]);
+    expect(open?.units.map(({ tag }) => tag)).toEqual(
+      [...(open?.units ?? [])]
+        .map(({ tag }) => tag)
+        .sort()
+        .reverse(),
+    );
+    expect([autumn?.tagged, autumn?.parcel.lineCount, autumn?.parcel.pricePaidCents]).toEqual([24, 26, 86_000]);
+    // One that is not there opens the newest instead.
+    expect((await readDock(scratch.db, 'nowhere')).open?.parcel.id).toBe(autumn?.parcel.id);
+  });
+
+  test('Dock: serials that are in the house already are a question', async () => {
+    const [unit] = (await scratch.db('units').whereNotNull('serial').whereNot('stage', 'sent').limit(1)) as {
+      serial: string;
+    }[];
+    const preview = await previewManifest(
+      scratch.db,
+      new TextEncoder().encode(`maker,model,serial\nOddkin,Lantern 5,${unit?.serial}\nOddkin,Lantern 5,NEW`),
+    );
+    expect(preview).toMatchObject({
+      ok: true,
+      value: {
+        lines: [{ serial: 'NEW' }],
+        badRows: [{ fileLine: 2, problem: `A unit with serial ${unit?.serial} is in the house already.` }],
+      },
+    });
+  });
+
+  test('Triage: each unit with what the list promised, and ranges for every part that was sought', async () => {
+    const view = await readTriage(scratch.db);
+    expect(view.units.length).toBe(4);
+    for (const unit of view.units)
+      expect(view.lines[unit.id]).toMatchObject({ parcelId: unit.parcelId, lineNo: unit.lineNo });
+    const ranges = Object.values(view.yields).flatMap((parts) => Object.values(parts));
+    expect(ranges.length).toBeGreaterThan(20);
+    for (const { low, share, high } of ranges) expect(low <= share && share <= high).toBe(true);
+  });
+
+  test('Bench: the lists put what is under way first, with what is left of it', async () => {
+    for (const kind of ['teardown', 'rebuild'] as const) {
+      const sheets = await readSheets(scratch.db, kind);
+      expect(sheets.length).toBeGreaterThan(0);
+      expect(sheets.map(({ done }) => done)).toEqual(sheets.map(({ done }) => done).sort((a, b) => b - a));
+      for (const { minutesLeft, steps, done, wanted } of sheets) {
+        expect(minutesLeft.low).toBeLessThanOrEqual(minutesLeft.high);
+        expect(done).toBeLessThan(steps);
+        expect(wanted.length).toBeGreaterThan(0);
+      }
+      const [first] = sheets;
+      const bench = await readBench(scratch.db, first?.unit.tag ?? '');
+      expect(bench?.model.name).toBe(first?.modelName.split(' ').slice(1).join(' '));
+      const related = bench?.parts.every((part) => part.unitId === bench.unit.id || part.assignedTo === bench.unit.id);
+      expect(related).toBe(true);
+    }
+    expect(await readBench(scratch.db, 'U-9999')).toBeUndefined();
+  });
+
+  test('Shelf: every part that waits has a bin, pages follow one another, and words narrow', async () => {
+    const first = await readShelf(scratch.db, '', 0);
+    const second = await readShelf(scratch.db, '', 1);
+    expect(first.pages).toBe(Math.ceil(first.total / 60));
+    const ids = [...first.parts, ...second.parts].map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const { part, bin } of first.toShelve) expect(bin !== null).toBe(part.isDataCleared);
+    const displays = await readShelf(scratch.db, 'display', 0);
+    expect(displays.total).toBe(await countRows('parts', { place: 'shelf', category: 'display' }));
+    expect((await readShelf(scratch.db, '', 99)).parts).toEqual([]);
+  });
+
+  test('Match: the parts that are read are those that some slot could take', async () => {
+    const { units, models, parts } = await readMatch(scratch.db);
+    const classes = new Set(
+      units.flatMap((unit) => {
+        const model = models.find(({ id }) => id === unit.modelId);
+        return model ? slotNeeds(model, unit).map(({ part }) => part.interchange) : [];
+      }),
+    );
+    expect(parts.length).toBeGreaterThan(10);
+    expect(parts.every(({ interchange, assignedTo }) => classes.has(interchange) || assignedTo !== null)).toBe(true);
+  });
+
+  test('Prove and Send: units with the parts that went in, and prices that follow from their grades', async () => {
+    const prove = await readProve(scratch.db);
+    expect(prove.units.length).toBe(3);
+    const { ready, shipments } = await readSend(scratch.db);
+    for (const { unit, priceCents } of ready) {
+      expect(unit.saleGrade).not.toBeNull();
+      expect(priceCents).toBeGreaterThan(0);
+    }
+    expect(shipments.map(({ shipment }) => shipment)).toContain('S-0010');
+    const list = await readPackingList(scratch.db, 'S-0010', 'Gullwharf Renewal');
+    expect(list).toMatchObject({ shipment: 'S-0010', recipient: 'Harbour Row shop', from: 'Gullwharf Renewal' });
+    expect(list?.lines.length).toBe(shipments.find(({ shipment }) => shipment === 'S-0010')?.units);
+    for (const line of list?.lines ?? [])
+      expect([line.serial.length > 0, line.statement.startsWith('Data wiped.')]).toEqual([true, true]);
+    expect(await readPackingList(scratch.db, 'S-9999', '')).toBeUndefined();
+  });
+
+  test('two shipments opened at once have two tags', async () => {
+    const opened = await Promise.all(Array.from({ length: 5 }, () => openShipment(scratch.db)));
+    expect(new Set(opened.map((outcome) => outcome.ok && outcome.value)).size).toBe(5);
+  });
+
+  test('a tag tells its thing’s whole story, newest first', async () => {
+    const [sent] = (await scratch.db('units').where({ stage: 'sent', disposition: 'build' }).limit(1)) as {
+      tag: string;
+      id: string;
+    }[];
+    const unit = await readThing(scratch.db, sent?.tag.toLowerCase().replace('-', '') ?? '');
+    if (unit?.kind !== 'unit') throw new Error('a unit is a unit');
+    expect(unit.facts[0]?.type).toBe('unit-sent');
+    expect(unit.facts.at(-1)?.type).toBe('unit-tagged');
+    const positions = unit.facts.map(({ position }) => position);
+    expect(positions).toEqual([...positions].sort((a, b) => b - a));
+    const [stored] = (await scratch.db('parts').where({ place: 'shelf' }).limit(1)) as { tag: string; bin: string }[];
+    const part = await readThing(scratch.db, stored?.tag ?? '');
+    if (part?.kind !== 'part') throw new Error('a part is a part');
+    expect(part.facts.map(({ type }) => type)).toEqual(['part-shelved', 'part-graded', 'step-done']);
+    expect(await readThing(scratch.db, 'S-0010')).toMatchObject({ kind: 'shipment' });
+    for (const nothing of ['U-9999', 'P-99999', 'S-9999', 'nonsense'])
+      expect(await readThing(scratch.db, nothing)).toBeUndefined();
+  });
+
+  test('labels say what a thing is and where it stands', async () => {
+    const [stored] = (await scratch.db('parts').where({ place: 'shelf', grade: 'B' }).limit(1)) as {
+      tag: string;
+      bin: string;
+    }[];
+    expect(await readLabel(scratch.db, stored?.tag ?? '')).toMatchObject({
+      tag: stored?.tag,
+      fact: `grade B · bin ${stored?.bin}`,
+    });
+    const [fresh] = (await scratch.db('units').whereNull('model_id').limit(1)) as { tag: string }[];
+    expect(await readLabel(scratch.db, fresh?.tag ?? '')).toMatchObject({
+      title: 'model not known',
+      fact: 'serial not read',
+    });
+    expect(await readLabel(scratch.db, 'S-0010')).toBeUndefined();
+  });
+
+  test('the library and the sign-in list', async () => {
+    expect((await readModels(scratch.db)).map(({ name }) => name)).toEqual(['Lantern 5', 'Reed 2', 'Slate Quay']);
+    const { people, benches } = await readSignIn(scratch.db);
+    expect([people.length, benches.length]).toEqual([7, 4]);
+    expect(JSON.stringify(people)).not.toContain('argon2');
+  });
+
+  test('the latest facts leave lists out and mark what was taken back', async () => {
+    const facts = await latestFacts(scratch.db, 20);
+    expect(facts).toHaveLength(20);
+    expect(facts.some(({ type }) => type === 'lines-expected')).toBe(false);
+    expect(facts.every(({ person, isUndone }) => person !== '' && !isUndone)).toBe(true);
+  });
+
+  async function countRows(table: string, where: object): Promise<number> {
+    return ((await scratch.db(table).where(where).count({ n: '*' }).first()) as { n: number }).n;
+  }
+});

@@ -1,0 +1,47 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { projectRoot } from '../scripts/support/home';
+
+const read = (path: string) => readFileSync(join(projectRoot, path), 'utf8');
+const pages = [
+  'README.md',
+  ...readdirSync(join(projectRoot, 'docs'), { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.md'))
+    .map((file) => join('docs', file)),
+];
+
+describe('what the documents say is there', () => {
+  test.each(pages)('%s: every link leads somewhere', (page) => {
+    const links = [...read(page).matchAll(/\]\((?!https?:|#)([^)#]+)\)/g)].map((match) => match[1] as string);
+    const missing = links.filter((link) => !existsSync(join(projectRoot, page, '..', link)));
+    expect(missing).toEqual([]);
+  });
+
+  test('architecture.md names only files that exist', () => {
+    const named = [
+      ...read('docs/architecture.md').matchAll(/`((?:core|data|files|dto|services|ui|app)\/[\w()[\]/.-]+\.tsx?)`/g),
+    ].map((match) => match[1] as string);
+    expect(named.length).toBeGreaterThan(15);
+    expect(named.filter((path) => !existsSync(join(projectRoot, 'src', path)))).toEqual([]);
+  });
+
+  test('every picture in docs/screenshots is linked from the README, and there are fewer than twenty', () => {
+    const pictures = readdirSync(join(projectRoot, 'docs', 'screenshots'));
+    expect(pictures.length).toBeLessThan(20);
+    expect(pictures.filter((picture) => !read('README.md').includes(`docs/screenshots/${picture}`))).toEqual([]);
+  });
+
+  test('the README lists every command that the program has', () => {
+    const commands = [...read('scripts/plucky.ts').matchAll(/^ {2}(\w+)(?:: \w+)?,$/gm)].map(
+      (match) => match[1] as string,
+    );
+    expect(commands.length).toBe(10);
+    expect(
+      commands.filter((command) => !new RegExp(`plucky ${command}|\\b${command} FILE`).test(read('README.md'))),
+    ).toEqual([]);
+  });
+
+  test('continuous integration runs the README’s test command', () => {
+    expect(read('.ci/run')).toContain('./plucky test');
+  });
+});
