@@ -1,10 +1,27 @@
 /** Who may import whom. docs/architecture.md says the same in words. */
-const never = (name, from, to, comment) => ({ name, severity: 'error', comment, from: { path: from, pathNot: '\\.test\\.tsx?$' }, to });
+const never = (name, from, to, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  to,
+});
 
 module.exports = {
   forbidden: [
-    { name: 'no-circles', severity: 'error', comment: 'Type-only imports count too.', from: {}, to: { circular: true } },
-    never('core-is-pure', '^src/core', { path: '^src/(?!core)' }, 'The core knows nothing of database, services or interface.'),
+    {
+      name: 'no-circles',
+      severity: 'error',
+      comment: 'Type-only imports count too.',
+      from: {},
+      to: { circular: true },
+    },
+    never(
+      'core-is-pure',
+      '^src/core',
+      { path: '^src/(?!core)' },
+      'The core knows nothing of database, services or interface.',
+    ),
     never(
       'core-packages',
       '^src/core',
@@ -13,22 +30,52 @@ module.exports = {
     ),
     never('core-shared-is-ground', '^src/core/shared', { path: '^src/core/(?!shared)' }),
     never('core-statistics-is-ground', '^src/core/statistics', { path: '^src/core/(?!shared|statistics)' }),
-    never('core-procedure', '^src/core/(procedure|grading)', { path: '^src/core/(?!shared|statistics|procedure|grading)' }),
-    never('core-teardown', '^src/core/(teardown|screws)', { path: '^src/core/(?!shared|statistics|procedure|grading|screws|teardown)' }),
+    never('core-procedure', '^src/core/(procedure|grading)', {
+      path: '^src/core/(?!shared|statistics|procedure|grading)',
+    }),
+    never('core-teardown', '^src/core/(teardown|screws)', {
+      path: '^src/core/(?!shared|statistics|procedure|grading|screws|teardown)',
+    }),
     never('core-bench', '^src/core/bench', { path: '^src/core/(matching|triage|yields|flow|shelf|intake|people)' }),
     never('data-looks-down', '^src/data', { path: '^src/(?!core|data)' }),
     never('files-look-down', '^src/files', { path: '^src/(?!core|files)' }),
     never('dto-looks-down', '^src/dto', { path: '^src/(?!core|dto)' }),
     never('services-look-down', '^src/services', { path: '^src/(ui|app|dto)' }),
-    never('services-stand-alone', '^src/services/([^/]+/[^/]+)\\.ts$', { path: '^src/services/', pathNot: '^src/services/$1' }, 'One use case does not call another.'),
-    never('ui-runs-in-the-browser', '^src/ui', { path: '^src/(data|services|dto|files|app)', dependencyTypesNot: ['type-only'] }, 'Of the server, the interface knows types only.'),
-    never('knex-in-data', '^src/(?!data|services)', { path: 'node_modules/(knex|mariadb)/', dependencyTypesNot: ['type-only'] }),
-    never('knex-types-in-services', '^src/services', { path: 'node_modules/(knex|mariadb)/', dependencyTypesNot: ['type-only'] }),
+    never(
+      'services-stand-alone',
+      '^src/services/([^/]+/[^/]+)\\.ts$',
+      { path: '^src/services/', pathNot: '^src/services/$1' },
+      'One use case does not call another.',
+    ),
+    never(
+      'ui-runs-in-the-browser',
+      '^src/ui',
+      { path: '^src/(data|services|dto|files|app)', dependencyTypesNot: ['type-only'] },
+      'Of the server, the interface knows types only.',
+    ),
+    never('knex-in-data', '^src/(?!data|services)', {
+      path: 'node_modules/(knex|mariadb)/',
+      dependencyTypesNot: ['type-only'],
+    }),
+    never('knex-types-in-services', '^src/services', {
+      path: 'node_modules/(knex|mariadb)/',
+      dependencyTypesNot: ['type-only'],
+    }),
     never('validator-in-dto', '^src/(?!dto)', { path: 'node_modules/class-(validator|transformer)/' }),
     never('theme-is-ground', '^src/ui/theme', { path: '^src/ui/(?!theme)' }),
     never('base-is-ground', '^src/ui/base', { path: '^src/ui/(?!base|theme|words)' }),
-    { name: 'no-orphans', severity: 'error', from: { orphan: true, path: '^src', pathNot: '\\.(d|test)\\.ts$|^src/app/|^src/proxy\\.ts$' }, to: {} },
-    { name: 'no-tests-in-code', severity: 'error', from: { path: '^src', pathNot: '\\.test\\.tsx?$' }, to: { path: '\\.test\\.tsx?$|^tests/' } },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: { orphan: true, path: '^src', pathNot: '\\.(d|test)\\.ts$|^src/app/|^src/proxy\\.ts$' },
+      to: {},
+    },
+    {
+      name: 'no-tests-in-code',
+      severity: 'error',
+      from: { path: '^src', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '\\.test\\.tsx?$|^tests/' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -10,7 +10,10 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
       '@typescript-eslint/no-extraneous-class': 'off',
-      'no-restricted-imports': ['error', { patterns: [{ group: ['**/index'], message: 'No barrels: import the file itself.' }] }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: ['**/index'], message: 'No barrels: import the file itself.' }] },
+      ],
     },
   },
   {
@@ -39,7 +42,10 @@ export default tseslint.config(
     rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: 'Literal[value=/^#[0-9A-Fa-f]{3,8}$/]', message: 'Colours live in the theme: name a semantic token.' },
+        {
+          selector: 'Literal[value=/^#[0-9A-Fa-f]{3,8}$/]',
+          message: 'Colours live in the theme: name a semantic token.',
+        },
       ],
     },
   },

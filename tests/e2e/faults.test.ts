@@ -104,7 +104,6 @@ describe('a manifest that is not right', () => {
   ])(
     '%s',
     async (name, content, words) => {
-      const page = await bench.signIn('Imke R.');
       await go(page, bench.url, '/dock');
       await press(page, 'i');
       const input = (await page.waitForSelector('dialog input[type=file]')) as ElementHandle<HTMLInputElement>;
