@@ -25,7 +25,7 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
   const kindOf = ({ modelId, partRef }: Part) =>
     view.kinds[`${modelId}/${partRef}`] ?? { name: partRef, modelName: '', handling: '', valueCents: {} };
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '260px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '220px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
       <Queue
         label="Parts to grade"
         title={`${sayCount(waiting.length, 'part')} to grade`}

@@ -37,7 +37,7 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
     view.models.find(({ id, version }) => id === modelId && version === modelVersion);
   const model = unit && modelOf(unit);
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '260px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '220px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
       <Queue
         label="Units to prove"
         title={`${sayCount(waiting.length, 'unit')} to prove`}
@@ -72,7 +72,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
       ? Math.round(priceOf(model, unit.variant, 'D') * startingHouseRules.asIsShare)
       : priceOf(model, unit.variant, sale.saleGrade);
   return (
-    <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 340px">
+    <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 320px">
       <Box p="20px 26px" minW="0" display="flex" flexDirection="column" gap="22px">
         <Headline
           lead={`${model.maker} ${model.name}, serial ${unit.serial ?? 'not read'}. ${fitted.length > 0 ? `It got another ${sayList(fitted.map((part) => model.parts.find(({ id }) => id === part.partRef)?.name ?? part.partRef))}.` : 'Nothing was changed in it.'}`}

@@ -79,7 +79,7 @@ export const testNames: Readonly<Record<DeviceTest, string>> = {
   cameras: 'Cameras',
   radios: 'Radios',
   ports: 'Ports',
-  'account-lock': 'Not locked',
+  'account-lock': 'Unlocked',
 };
 
 export const findingNames: Readonly<Record<Finding, string>> = {
