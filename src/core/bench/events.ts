@@ -131,6 +131,3 @@ export interface RecordedEvent extends BenchEvent {
   readonly receivedAt: string;
   readonly touched: readonly Touched[];
 }
-
-/** Narrows a fact by its type. */
-export const isEvent = <T extends EventType>(event: BenchEvent, type: T): event is BenchEvent<T> => event.type === type;

@@ -58,8 +58,5 @@ const rangeOf = (attribute: Attribute): string =>
     ? `one of ${attribute.choices.map(({ name }) => name).join(', ')}`
     : `${attribute.low} to ${attribute.high} ${attribute.unit}`.trim();
 
-/** Whether `grade` is at least as good as `wanted`. */
-export const isAtLeast = (grade: Grade, wanted: Grade): boolean => gradeRank(grade) <= gradeRank(wanted);
-
 /** Number of filled holes of a punched grade: A four to D one, X none. */
 export const punches = (grade: Grade): number => grades.length - 1 - gradeRank(grade);

@@ -6,8 +6,6 @@ export interface HouseRules {
   readonly asIsShare: number;
   /** What it costs to have a unit recycled. */
   readonly recycleCents: number;
-  /** Cups in a compartment tray. */
-  readonly trayCups: number;
   /** Minutes to take up another tool, and to turn the unit over. */
   readonly toolChangeMinutes: number;
   readonly turnMinutes: number;
@@ -17,7 +15,6 @@ export const startingHouseRules: HouseRules = {
   labourCentsPerMinute: 55,
   asIsShare: 0.3,
   recycleCents: 40,
-  trayCups: 8,
   toolChangeMinutes: 0.2,
   turnMinutes: 0.3,
 };
