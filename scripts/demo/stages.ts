@@ -3,7 +3,8 @@ import { defaultTargets, freedByStep, nextStep, sheetOf } from '@/core/bench/she
 import { slotNeeds } from '@/core/bench/slots';
 import type { DefectCode, Disposition } from '@/core/bench/stages';
 import { rankForSlot } from '@/core/matching/rankForSlot';
-import type { Model, ModelPart } from '@/core/procedure/model';
+import type { Model } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
 import { suggestBin } from '@/core/shelf/suggestBin';
 import { saleGrades } from '@/core/shared/grades';

@@ -29,10 +29,10 @@ describe('readModelDocument', () => {
   test('errors name the place', () => {
     expect(
       problem((model) => (((model.operations as { tool: unknown }[])[3] as { tool: unknown }).tool = 7)),
-    ).toMatchObject({ rule: 'schema', place: 'operations[3].tool' });
+    ).toMatchObject({ rule: 'schema', place: 'operations[3] (warm-back).tool' });
     expect(
       problem((model) => (((model.faces as { widthMm: unknown }[])[0] as { widthMm: unknown }).widthMm = -4)),
-    ).toMatchObject({ place: 'faces[0].widthMm', says: 'It must be >= 1.' });
+    ).toMatchObject({ place: 'faces[0] (front).widthMm', says: 'It must be >= 1.' });
     expect(problem((model) => delete model.letters)).toMatchObject({
       place: 'document',
       says: "It must have required property 'letters'.",
@@ -42,7 +42,7 @@ describe('readModelDocument', () => {
     });
     expect(
       problem((model) => ((model.operations as { opens: string[] }[])[4] as { opens: string[] }).opens.push('nothing')),
-    ).toMatchObject({ rule: 'dangling-id', place: 'operations[4] (cut-seal).opens' });
+    ).toMatchObject({ rule: 'dangling-id', place: 'operations[4] (cut-seal).opens[1]' });
   });
 
   test.each(['', '{', '[]', 'null', '"model"'])('“%s” is no model, and that is said', (text) => {

@@ -1,16 +1,24 @@
 import Ajv from 'ajv/dist/2020';
 import schema from '../../docs/formats/model.schema.json';
-import { checkModel, type ModelProblem } from '@/core/procedure/checkModel';
-import type { Model } from '@/core/procedure/model';
+import { checkModel } from '@/core/procedure/checkModel';
+import { placeOf, type ModelProblem } from '@/core/procedure/checks/problem';
+import { modelFormat, type Model } from '@/core/procedure/model';
+import type { Path } from '@/core/procedure/patch';
 
 const validate = new Ajv({ allErrors: true, strict: false }).compile<Model>(schema);
 
-export type ReadModel =
-  | { readonly model: Model; readonly problems: readonly [] }
-  | { readonly model: null; readonly problems: readonly ModelProblem[] };
+/** Most faults of one document that are told; more would not be read. */
+const mostFaults = 50;
+
+export interface ReadModel {
+  /** What can be drawn and edited; null when the document does not satisfy the schema. */
+  readonly model: Model | null;
+  readonly problems: readonly ModelProblem[];
+}
 
 /**
- * Reads a model document: JSON, then the published schema, then the checks of the core. Each fault names its place.
+ * Reads a model document: JSON, then the published schema, then the checks of the core. Each fault names its place. A
+ * document that satisfies the schema comes back even when the checks find faults: it can be previewed and mended.
  */
 export function readModelDocument(text: string): ReadModel {
   let document: unknown;
@@ -18,38 +26,59 @@ export function readModelDocument(text: string): ReadModel {
     document = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
     const says = error instanceof Error ? error.message : 'no JSON';
-    return bad({
-      rule: 'json',
-      place: 'document',
-      says: `It is not JSON: ${says}.`,
-      mend: 'Mend it in a text editor.',
-    });
+    return fault('json', `It is not JSON: ${says}.`, 'Mend it in a text editor.');
+  }
+  const format = (document as { format?: unknown } | null)?.format;
+  if (typeof format === 'string' && format !== modelFormat && format.startsWith('plucky-parcel/model@')) {
+    return fault(
+      'format-newer',
+      `It is written in the format ${format.slice(-12)}; this application reads ${modelFormat}.`,
+      'Export it for this format, or update the application.',
+    );
   }
   if (!validate(document)) {
-    return {
-      model: null,
-      problems: (validate.errors ?? []).slice(0, 50).map(({ instancePath, message, params }) => ({
-        rule: 'schema',
-        place: placeOf(instancePath),
-        says: `It ${message ?? 'is not right'}${detailOf(params)}.`,
-        mend: 'The format is explained in docs/formats/model.md.',
-      })),
-    };
+    const problems = (validate.errors ?? [])
+      // The alternatives of a choice report their own misses; the choice itself says nothing more.
+      .filter(({ keyword }) => keyword !== 'oneOf')
+      .slice(0, mostFaults)
+      .map(({ instancePath, message, params }) => {
+        const path = pathOf(document, instancePath);
+        return {
+          rule: 'schema',
+          severity: 'error' as const,
+          place: placeOf(document, path),
+          path,
+          says: `It ${message ?? 'is not right'}${detailOf(params)}.`,
+          mend: 'The format is explained in docs/formats/model.md.',
+        };
+      });
+    return { model: null, problems };
   }
-  const problems = checkModel(document);
-  return problems.length > 0 ? { model: null, problems } : { model: document, problems: [] };
+  return { model: document, problems: checkModel(document) };
 }
 
-const bad = (problem: ModelProblem): ReadModel => ({ model: null, problems: [problem] });
+/** Whether a document may be published: warnings may stay, errors may not. */
+export const isPublishable = ({ model, problems }: ReadModel): boolean =>
+  model !== null && problems.every(({ severity }) => severity !== 'error');
 
-/** `/operations/3/face` → `operations[3].face`. */
-const placeOf = (pointer: string): string =>
-  pointer === ''
-    ? 'document'
-    : pointer
-        .slice(1)
-        .replace(/\/(\d+)/g, '[$1]')
-        .replaceAll('/', '.');
+const fault = (rule: string, says: string, mend: string): ReadModel => ({
+  model: null,
+  problems: [{ rule, severity: 'error', place: 'document', path: [], says, mend }],
+});
+
+/** `/operations/3/face` → the path; numbers only where there is a list. */
+function pathOf(document: unknown, pointer: string): Path {
+  let node = document;
+  return pointer
+    .split('/')
+    .slice(1)
+    .map((step) => {
+      const name = step.replaceAll('~1', '/').replaceAll('~0', '~');
+      const key = Array.isArray(node) ? Number(name) : name;
+      node = (node as Record<string | number, unknown> | undefined)?.[key];
+      return key;
+    });
+}
 
 function detailOf(params: Record<string, unknown>): string {
   if (Array.isArray(params.allowedValues)) return `: ${params.allowedValues.join(', ')}`;

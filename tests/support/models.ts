@@ -1,15 +1,19 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Arc, Model, Operation } from '@/core/procedure/model';
+import type { Model } from '@/core/procedure/model';
+import type { Arc, Operation, WayBack } from '@/core/procedure/operations';
 
 const read = (id: string): Model =>
   JSON.parse(readFileSync(join(__dirname, '../../data/models', `${id}.json`), 'utf8')) as Model;
 
 /** The models that ship with the application. */
-export const phone = read('oddkin-lantern-5');
-export const laptop = read('marrowby-slate-quay');
-export const handset = read('brinewell-reed-2');
-export const shippedModels = [phone, laptop, handset] as const;
+export const shippedModels: readonly Model[] = readdirSync(join(__dirname, '../../data/models'))
+  .sort()
+  .map((file) => read(file.replace('.json', '')));
+const shipped = (id: string) => shippedModels.find((model) => model.id === id) as Model;
+export const phone = shipped('oddkin-lantern-5');
+export const laptop = shipped('marrowby-slate-quay');
+export const handset = shipped('brinewell-reed-2');
 
 /** An operation with everything that a test does not care about filled in. */
 export function operation(id: string, given: Partial<Operation> = {}): Operation {
@@ -33,6 +37,15 @@ export const after = (...any: string[]): Arc => ({
   any,
   reason: 'physical',
   because: `${any.join(' or ')} is in the way.`,
+});
+
+/** A way back with nothing special about it. */
+export const back = (given: Partial<WayBack> = {}): WayBack => ({
+  title: 'Put it back',
+  detail: '',
+  minutes: { low: 1, likely: 1, high: 1 },
+  consumables: [],
+  ...given,
 });
 
 /** A small sound model around some operations. */

@@ -1,4 +1,5 @@
-import type { Model, ModelPart } from '@/core/procedure/model';
+import type { Model } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
 import { getModelPart } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Outcome } from '@/core/shared/outcome';

@@ -1,4 +1,5 @@
-import { getModelPart, slotsOf, type Model, type ModelPart } from '@/core/procedure/model';
+import { getModelPart, slotsOf, type Model } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
 import type { Grade } from '@/core/shared/grades';
 import type { Part, Unit } from './entities';

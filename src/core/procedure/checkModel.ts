@@ -1,185 +1,46 @@
+import { checkDrawing } from './checks/drawing';
+import { checkFigures } from './checks/figures';
+import { checkHarm } from './checks/harm';
+import { checkOrder } from './checks/order';
+import { checkParts } from './checks/parts';
+import type { ModelProblem } from './checks/problem';
+import { checkReferences } from './checks/references';
+import { checkStructure } from './checks/structure';
+import { checkTexts } from './checks/texts';
+import { viewsOf } from './checks/views';
+import { checkWayBack } from './checks/wayBack';
 import type { Model } from './model';
 
-/** Something wrong in a model document: where, what, and how to mend it. */
-export interface ModelProblem {
-  readonly rule: string;
-  readonly place: string;
-  readonly says: string;
-  readonly mend: string;
-}
-
 /**
- * Checks what a schema cannot: that the ids of a model meet, that its graph can be walked, and that parts come free.
+ * Checks what a schema cannot: that ids meet, that the graph can be walked, that joints and parts are in the state that
+ * each operation expects (by simulating them), that the way back balances the way out, and that nothing is harmed.
+ *
+ * Judged in every revision and configuration, clean and with each finding the model asks about; a problem that shows in
+ * several of them is told once. Precedence is judged over all legal orders; states along the author's own order and once
+ * for every operation that can stand in for another.
  *
  * @param model  a document that already satisfies the JSON Schema
  * @returns problems in the order of the document; empty when it is sound
- * Cost: O(operations · arcs)
+ * Cost: O(views · operations · joints of one operation · arcs); docs/performance.md has the measured times
  */
 export function checkModel(model: Model): readonly ModelProblem[] {
-  return [
-    ...doubleIds(model),
-    ...danglingIds(model),
-    ...timesOutOfOrder(model),
-    ...unreachableOperations(model),
-    ...partsNeverFreed(model),
-    ...jointsLeftOpen(model),
-    ...withoutConsumable(model),
+  const grounds = [...checkReferences(model), ...checkFigures(model), ...checkTexts(model), ...checkDrawing(model)];
+  // What names nothing or two things cannot be walked: the rest would be noise.
+  if (grounds.some(({ rule }) => rule === 'dangling-id' || rule === 'double-id')) return grounds;
+  const views = viewsOf(model);
+  const all = [
+    ...grounds,
+    ...checkStructure(model, views),
+    ...checkOrder(model, views),
+    ...checkWayBack(model, views),
+    ...checkParts(model),
+    ...checkHarm(model, views),
   ];
-}
-
-function doubleIds(model: Model): ModelProblem[] {
-  const lists = { faces: model.faces, parts: model.parts, joints: model.joints, operations: model.operations };
-  return Object.entries(lists).flatMap(([list, items]) => {
-    const seen = new Set<string>();
-    return items.flatMap(({ id }, index) => {
-      if (!seen.has(id)) {
-        seen.add(id);
-        return [];
-      }
-      return [
-        problem('double-id', `${list}[${index}]`, `The id “${id}” is used twice.`, 'Give one of the two another id.'),
-      ];
-    });
+  const seen = new Set<string>();
+  return all.filter(({ rule, place, says }) => {
+    const key = `${rule} ${place} ${says}`;
+    const isNew = !seen.has(key);
+    seen.add(key);
+    return isNew;
   });
 }
-
-function danglingIds(model: Model): ModelProblem[] {
-  const known = {
-    face: new Set(model.faces.map(({ id }) => id)),
-    part: new Set(model.parts.map(({ id }) => id)),
-    joint: new Set(model.joints.map(({ id }) => id)),
-    operation: new Set(model.operations.map(({ id }) => id)),
-    revision: new Set(model.revisions.map(({ id }) => id)),
-    configuration: new Set(model.configurations.map(({ id }) => id)),
-  };
-  const missing = (kind: keyof typeof known, id: string, place: string): ModelProblem[] =>
-    known[kind].has(id)
-      ? []
-      : [problem('dangling-id', place, `There is no ${kind} “${id}”.`, `Add the ${kind}, or name one that exists.`)];
-  return [
-    ...model.joints.flatMap((joint, index) => [
-      ...missing('face', joint.face, `joints[${index}].face`),
-      ...joint.holds.flatMap((part) => missing('part', part, `joints[${index}].holds`)),
-    ]),
-    ...model.configurations.flatMap(({ absentParts }, index) =>
-      absentParts.flatMap((part) => missing('part', part, `configurations[${index}].absentParts`)),
-    ),
-    ...model.operations.flatMap((operation, index) => {
-      const place = `operations[${index}] (${operation.id})`;
-      return [
-        ...missing('face', operation.face, `${place}.face`),
-        ...operation.opens.flatMap((joint) => missing('joint', joint, `${place}.opens`)),
-        ...operation.frees.flatMap((part) => missing('part', part, `${place}.frees`)),
-        ...operation.after.flatMap((arc, at) =>
-          arc.any.flatMap((id) => missing('operation', id, `${place}.after[${at}]`)),
-        ),
-        ...(operation.when?.revisions ?? []).flatMap((id) => missing('revision', id, `${place}.when.revisions`)),
-        ...(operation.when?.configurations ?? []).flatMap((id) =>
-          missing('configuration', id, `${place}.when.configurations`),
-        ),
-      ];
-    }),
-  ];
-}
-
-function timesOutOfOrder(model: Model): ModelProblem[] {
-  return model.operations.flatMap((operation, index) =>
-    [operation.minutes, ...(operation.back ? [operation.back.minutes] : [])].flatMap(({ low, likely, high }) =>
-      low <= likely && likely <= high
-        ? []
-        : [
-            problem(
-              'times-order',
-              `operations[${index}] (${operation.id})`,
-              `Minutes ${low}, ${likely}, ${high} are not in order.`,
-              'Write them as low ≤ likely ≤ high.',
-            ),
-          ],
-    ),
-  );
-}
-
-/** An operation is reachable when every arc has one reachable alternative; a cycle leaves its members unreachable. */
-function unreachableOperations(model: Model): ModelProblem[] {
-  const reachable = new Set<string>();
-  for (let grew = true; grew;) {
-    grew = false;
-    for (const { id, after } of model.operations) {
-      if (!reachable.has(id) && after.every((arc) => arc.any.some((before) => reachable.has(before)))) {
-        reachable.add(id);
-        grew = true;
-      }
-    }
-  }
-  return model.operations.flatMap(({ id }, index) =>
-    reachable.has(id)
-      ? []
-      : [
-          problem(
-            'unreachable',
-            `operations[${index}] (${id})`,
-            `“${id}” waits, directly or by others, for itself or for a step that never comes.`,
-            'Take one arc of the circle away.',
-          ),
-        ],
-  );
-}
-
-function partsNeverFreed(model: Model): ModelProblem[] {
-  const freed = new Set(model.operations.flatMap(({ frees }) => frees));
-  return model.parts.flatMap(({ id, name, slot }, index) =>
-    freed.has(id) || slot === undefined
-      ? []
-      : [
-          problem(
-            'never-freed',
-            `parts[${index}] (${id})`,
-            `No operation frees the ${name}.`,
-            'Add it to the frees of a step.',
-          ),
-        ],
-  );
-}
-
-/** A part that comes free while a joint that nothing opens still holds it cannot come free. */
-function jointsLeftOpen(model: Model): ModelProblem[] {
-  const opened = new Set(model.operations.flatMap(({ opens }) => opens));
-  const freed = new Set(model.operations.flatMap(({ frees }) => frees));
-  return model.joints.flatMap((joint, index) =>
-    opened.has(joint.id) || !joint.holds.some((part) => freed.has(part))
-      ? []
-      : [
-          problem(
-            'still-held',
-            `joints[${index}] (${joint.id})`,
-            `Nothing opens “${joint.id}”, yet it holds ${joint.holds.join(' and ')}.`,
-            'Let a step open it, or take it away.',
-          ),
-        ],
-  );
-}
-
-function withoutConsumable(model: Model): ModelProblem[] {
-  const singleUse = new Set(model.parts.filter((part) => part.singleUse).map(({ id }) => id));
-  return model.operations.flatMap((operation, index) =>
-    operation.back === null ||
-    operation.back.consumables.length > 0 ||
-    !operation.frees.some((part) => singleUse.has(part))
-      ? []
-      : [
-          problem(
-            'no-consumable',
-            `operations[${index}] (${operation.id}).back`,
-            'A single-use part comes off and nothing renews it.',
-            'Name the consumable that replaces it.',
-          ),
-        ],
-  );
-}
-
-const problem = (rule: string, place: string, says: string, mend: string): ModelProblem => ({
-  rule,
-  place,
-  says,
-  mend,
-});

@@ -15,11 +15,40 @@ export const partCategories = [
   'drive',
   'memory',
   'cover',
+  'sensor',
+  'hinge',
+  'cable',
+  'tray',
 ] as const;
 export type PartCategory = (typeof partCategories)[number];
 
-export const jointKinds = ['screw', 'clip', 'tape', 'plug', 'ribbon', 'tab', 'coaxial'] as const;
+export const jointKinds = [
+  'screw',
+  'clip',
+  'tape',
+  'plug',
+  'ribbon',
+  'tab',
+  'coaxial',
+  'latch',
+  'sheet',
+  'glue',
+  'strip',
+  'board-plug',
+  'cable-latch',
+  'solder',
+  'foil',
+  'channel',
+  'threaded',
+  'cap',
+] as const;
 export type JointKind = (typeof jointKinds)[number];
+
+/** Joints that carry current or signals: they are opened with the power off. */
+export const electricalKinds: readonly JointKind[] = ['plug', 'ribbon', 'coaxial', 'board-plug', 'solder'];
+
+export const ribbonLocks = ['flip', 'slide'] as const;
+export type RibbonLock = (typeof ribbonLocks)[number];
 
 /** Standard drive names: cross-recess PH, hexalobular T, five-lobe P, three-wing Y, slotted SL, hexagon H. */
 export const screwHeads = ['PH000', 'PH00', 'PH0', 'T3', 'T4', 'T5', 'T6', 'P2', 'P5', 'Y00', 'SL2', 'H2'] as const;
@@ -28,7 +57,7 @@ export type ScrewHead = (typeof screwHeads)[number];
 export const arcReasons = ['physical', 'protective', 'house'] as const;
 export type ArcReason = (typeof arcReasons)[number];
 
-export const motions = ['lift', 'slide', 'hinge', 'rotate', 'none'] as const;
+export const motions = ['lift', 'slide', 'hinge', 'rotate', 'twist', 'draw-out', 'none'] as const;
 export type Motion = (typeof motions)[number];
 
 /** What is seen on a unit; marks at triage, and conditions of operations. */
@@ -63,3 +92,26 @@ export type TestResult = (typeof testResults)[number];
 
 export const slotKinds = ['cosmetic', 'functional'] as const;
 export type SlotKind = (typeof slotKinds)[number];
+
+export const hazardKinds = ['cell', 'glass', 'spring', 'high-voltage', 'blade'] as const;
+export type HazardKind = (typeof hazardKinds)[number];
+
+/** What a tool is, for the rules about where it may go. */
+export const toolKinds = ['hand', 'driver', 'plastic', 'metal', 'blade', 'heat', 'solvent', 'other'] as const;
+export type ToolKind = (typeof toolKinds)[number];
+
+/** What may not go into a zone; every tool unless it says otherwise. */
+export const forbiddenKinds = ['tool', 'metal', 'heat'] as const;
+export type ForbiddenKind = (typeof forbiddenKinds)[number];
+
+export const indicatorKinds = ['liquid', 'gasket', 'paste', 'seal'] as const;
+export type IndicatorKind = (typeof indicatorKinds)[number];
+
+export const cueKinds = ['click', 'flush', 'latch', 'lamp', 'sound', 'picture'] as const;
+export type CueKind = (typeof cueKinds)[number];
+
+export const heatSources = ['hot plate', 'hot air', 'dryer'] as const;
+export type HeatSource = (typeof heatSources)[number];
+
+export const hands = ['left', 'right', 'both'] as const;
+export type Hand = (typeof hands)[number];

@@ -1,4 +1,4 @@
-import type { Joint, Screw } from '@/core/procedure/model';
+import { isScrew, type Joint, type Screw } from '@/core/procedure/joints';
 
 /** Screws of one step that are alike. */
 export interface ScrewGroup {
@@ -9,8 +9,6 @@ export interface ScrewGroup {
   readonly jointIds: readonly string[];
   readonly singleUse: boolean;
 }
-
-export const isScrew = (joint: Joint): joint is Screw => joint.kind === 'screw';
 
 /**
  * Groups the screws among some joints by head, length and diameter. Counts are sums over the joints, never a figure

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { after, operation } from '../../../tests/support/models';
-import type { Operation } from '@/core/procedure/model';
-import { chooseOperations, isReady } from './chooseOperations';
+import type { Operation } from '@/core/procedure/operations';
+import { isReady } from '@/core/procedure/situation';
+import { chooseOperations } from './chooseOperations';
 
 const minutes = (op: Operation) => op.minutes.likely;
 const ids = (operations: readonly Operation[], targets: readonly string[]) => {

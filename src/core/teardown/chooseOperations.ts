@@ -1,27 +1,6 @@
-import type { Model, Operation } from '@/core/procedure/model';
-import type { Finding } from '@/core/procedure/vocabulary';
+import type { Operation } from '@/core/procedure/operations';
+import { clausesOf, isReady } from '@/core/procedure/situation';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
-
-/** What decides which operations of a model concern this unit. */
-export interface Situation {
-  readonly revision: string | null;
-  readonly configuration: string | null;
-  readonly findings: readonly Finding[];
-}
-
-/** The operations of a model that exist for a unit in this situation, in the author's order. */
-export function operationsFor(model: Model, situation: Situation): readonly Operation[] {
-  return model.operations.filter(({ when }) => {
-    if (!when) return true;
-    const { revisions, configurations, findings, absentFindings } = when;
-    return (
-      (!revisions || (situation.revision !== null && revisions.includes(situation.revision))) &&
-      (!configurations || (situation.configuration !== null && configurations.includes(situation.configuration))) &&
-      (!findings || findings.some((finding) => situation.findings.includes(finding))) &&
-      (!absentFindings || !absentFindings.some((finding) => situation.findings.includes(finding)))
-    );
-  });
-}
 
 /**
  * The least costly set of operations that frees the targets.
@@ -78,10 +57,6 @@ export function chooseOperations(
   return accept({ ids: operations.filter(({ id }) => found.ids.has(id)).map(({ id }) => id), cost: found.cost });
 }
 
-function clausesOf(operation: Operation, byId: ReadonlyMap<string, Operation>): string[][] {
-  return operation.after.map(({ any }) => any.filter((id) => byId.has(id))).filter((any) => any.length > 0);
-}
-
 /** Does what can be done of a set; for each operation that stays stuck, the clause that holds it up. None when all can be done. */
 function clausesInTheWay(chosen: ReadonlySet<string>, byId: ReadonlyMap<string, Operation>): string[][] {
   const done = new Set<string>();
@@ -100,13 +75,4 @@ function clausesInTheWay(chosen: ReadonlySet<string>, byId: ReadonlyMap<string, 
       const clause = clausesOf(byId.get(id) as Operation, byId).find((any) => !any.some((before) => done.has(before)));
       return clause ? [clause] : [];
     });
-}
-
-/** True when every arc that exists in this situation has one alternative done. */
-export function isReady(
-  operation: Operation,
-  done: ReadonlySet<string>,
-  byId: ReadonlyMap<string, Operation>,
-): boolean {
-  return clausesOf(operation, byId).every((any) => any.some((id) => done.has(id)));
 }

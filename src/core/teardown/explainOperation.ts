@@ -1,4 +1,5 @@
-import { getModelPart, type Model, type Operation } from '@/core/procedure/model';
+import { getModelPart, type Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
 
 /**
  * Says why a step is on the sheet: the target it frees, or the nearest target that waits for it and the reason of the arc.

@@ -1,5 +1,5 @@
-import type { Operation } from '@/core/procedure/model';
-import { isReady } from './chooseOperations';
+import type { Operation } from '@/core/procedure/operations';
+import { isReady } from '@/core/procedure/situation';
 
 /** Minutes that a change of set-up costs. */
 export interface SetUpMinutes {

@@ -1,5 +1,7 @@
 import { handset, laptop, phone, shippedModels } from '../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
+import { walk } from '@/core/procedure/walk';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { planRunSheet, type RunSheet, type SheetRequest } from './runSheet';
 
@@ -84,15 +86,12 @@ describe('planRunSheet', () => {
     (_, model) => {
       for (const part of model.parts.filter(({ slot }) => slot)) {
         const sheet = plan(model, { kind: 'rebuild', targets: [part.id] });
-        const withBack = new Set(sheet.steps.flatMap(({ id, leg }) => (leg === 'back' ? [id.slice(5)] : [])));
-        const out = sheet.steps
-          .filter(({ leg, operationId }) => leg === 'out' && withBack.has(operationId ?? ''))
-          .flatMap(({ joints }) => joints);
-        expect(kinds(sheet, 'back')).toEqual(out.map((joint) => `${joint.kind} ${joint.id}`).sort());
-        // Screws above all: none may stay out.
-        expect(kinds(sheet, 'back').filter((kind) => kind.startsWith('screw'))).toEqual(
-          kinds(sheet, 'out').filter((kind) => kind.startsWith('screw')),
-        );
+        const out = sheet.steps.filter(({ leg }) => leg === 'out').map(({ operationId }) => operationId);
+        const order = out.map((id) => model.operations.find((operation) => operation.id === id) as Operation);
+        const left = order.flatMap(({ back }) => back?.leaves?.map(({ joint }) => joint) ?? []);
+        const open = [...walk(model, order).openJoints].filter((id) => !left.includes(id));
+        const named = open.map((id) => `${model.joints.find((joint) => joint.id === id)?.kind} ${id}`);
+        expect(kinds(sheet, 'back')).toEqual(named.sort());
         expect(sheet.steps.flatMap(({ places }) => places)).toContain(part.id);
       }
     },

@@ -1,18 +1,14 @@
-import {
-  getModelPart,
-  type Caution,
-  type Consumable,
-  type Joint,
-  type Minutes,
-  type Model,
-  type Operation,
-  type Wait,
-} from '@/core/procedure/model';
+import type { Joint } from '@/core/procedure/joints';
+import { getModelPart, type Model } from '@/core/procedure/model';
+import type { Caution, Consumable, Gate, Minutes, Operation, Wait, WayBack } from '@/core/procedure/operations';
+import { walk, type WalkStep } from '@/core/procedure/walk';
+import { wayBackOrder } from '@/core/procedure/wayBackOrder';
 import { assignCups, type Cup } from '@/core/screws/assignCups';
 import { screwGroups } from '@/core/screws/screwGroups';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { chooseOperations, operationsFor, type Situation } from './chooseOperations';
+import { operationsFor, type Situation } from '@/core/procedure/situation';
+import { chooseOperations } from './chooseOperations';
 import { orderOperations } from './orderOperations';
 import { explainOperation } from './explainOperation';
 
@@ -74,7 +70,8 @@ export type SheetKind = (typeof sheetKinds)[number];
  * @refuses 'targets-unreachable'
  */
 export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRules): Outcome<RunSheet> {
-  const existing = operationsFor(model, request);
+  // Short cuts that destroy something are not taken until a plan can say what is worth destroying.
+  const existing = operationsFor(model, request).filter(({ destroys }) => !destroys?.length);
   const chosen = chooseOperations(existing, request.targets, ({ minutes }) => minutes.likely);
   if (!chosen.ok) return chosen;
   const ids = new Set(chosen.value.ids);
@@ -83,12 +80,11 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
     rules,
   );
 
-  const jointsOf = new Map(model.joints.map((joint) => [joint.id, joint]));
-  const opened = new Set<string>();
-  const out = order.map((operation) => outStep(model, operation, order, request.targets, jointsOf, opened));
+  const walked = walk(model, order);
+  const out = walked.steps.map((step) => outStep(model, step, order, request.targets));
   const cups = assignCups(out.map(({ id, joints }) => ({ stepId: id, groups: screwGroups(joints) })));
   const outWithCups = out.map((step) => ({ ...step, cups: cups.filter(({ stepId }) => stepId === step.id) }));
-  const back = request.kind === 'rebuild' ? wayBack(model, order, outWithCups) : [];
+  const back = request.kind === 'rebuild' ? wayBack(model, order, outWithCups, walked.openJoints) : [];
   const steps = [...outWithCups, ...back];
 
   return accept({
@@ -101,17 +97,13 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
   });
 }
 
-/** A joint that an earlier step opened is not opened, counted or put in a cup again. */
+/** What the step really opens and frees: a joint that is open already is not counted or put in a cup again. */
 function outStep(
   model: Model,
-  operation: Operation,
+  { operation, opened, freed }: WalkStep,
   order: readonly Operation[],
   targets: readonly string[],
-  jointsOf: ReadonlyMap<string, Joint>,
-  opened: Set<string>,
 ): Omit<SheetStep, 'cups'> {
-  const joints = operation.opens.filter((id) => !opened.has(id)).map((id) => jointsOf.get(id) as Joint);
-  for (const { id } of joints) opened.add(id);
   return {
     id: `out:${operation.id}`,
     leg: 'out',
@@ -123,8 +115,8 @@ function outStep(
     face: operation.face,
     posture: operation.posture ?? null,
     minutes: operation.minutes,
-    joints,
-    frees: operation.frees,
+    joints: jointsNamed(model, opened),
+    frees: freed,
     places: [],
     cautions: operation.cautions,
     consumables: [],
@@ -133,48 +125,86 @@ function outStep(
   };
 }
 
-function wayBack(model: Model, order: readonly Operation[], out: readonly SheetStep[]): readonly SheetStep[] {
+function jointsNamed(model: Model, ids: readonly string[]): readonly Joint[] {
+  return ids.flatMap((id) => model.joints.find((joint) => joint.id === id) ?? []);
+}
+
+function wayBack(
+  model: Model,
+  order: readonly Operation[],
+  out: readonly SheetStep[],
+  isOpen: ReadonlySet<string>,
+): readonly SheetStep[] {
   const outById = new Map(out.map((step) => [step.operationId, step]));
-  const returning = [...order].reverse().flatMap((operation) => {
-    const { back } = operation;
+  const open = new Set(isOpen);
+  const steps: SheetStep[] = [];
+  let isTested = false;
+  for (const operation of wayBackOrder(order).order) {
+    const back = operation.back as WayBack;
     const before = outById.get(operation.id) as SheetStep;
-    if (!back) return [];
-    const step: SheetStep = {
-      ...before,
-      id: `back:${operation.id}`,
-      leg: 'back',
-      title: back.title,
-      detail: back.detail,
-      why:
-        operation.frees.length > 0
-          ? `Puts back the ${operation.frees.map((id) => getModelPart(model, id).name).join(' and the ')}.`
-          : 'Closes what was opened.',
-      minutes: back.minutes,
-      frees: [],
-      places: operation.frees,
-      consumables: back.consumables,
-      wait: back.wait ?? null,
-      needsCertificate: false,
-    };
-    return [{ step, seals: back.seals === true }];
-  });
-  const firstSeal = returning.findIndex(({ seals }) => seals);
-  const gateAt = firstSeal === -1 ? returning.length : firstSeal;
-  const steps = returning.map(({ step }) => step);
-  const beside = steps[Math.min(gateAt, steps.length - 1)];
-  return beside ? [...steps.slice(0, gateAt), gateStep(model, beside, firstSeal !== -1), ...steps.slice(gateAt)] : [];
+    const step = backStep(model, operation, back, before, open);
+    if (back.gate) steps.push(ownGate(operation.id, back.gate, step));
+    else if (back.seals && !isTested) steps.push(gateStep(model, step, true));
+    isTested ||= back.seals === true || back.gate?.powersOn === true;
+    steps.push(step);
+  }
+  const last = steps.at(-1);
+  if (last && !isTested) steps.push(gateStep(model, last, false));
+  return steps;
+}
+
+/** Closes what its own step opened, each joint once: one that was opened again later is closed where that is undone. */
+function backStep(model: Model, operation: Operation, back: WayBack, before: SheetStep, open: Set<string>): SheetStep {
+  const left = new Set(back.leaves?.map(({ joint }) => joint));
+  const closes = (back.closes ?? before.joints.map(({ id }) => id)).filter((id) => !left.has(id) && open.has(id));
+  for (const id of closes) open.delete(id);
+  return {
+    ...before,
+    id: `back:${operation.id}`,
+    leg: 'back',
+    title: back.title,
+    detail: back.detail,
+    why:
+      operation.frees.length > 0
+        ? `Puts back the ${operation.frees.map((id) => getModelPart(model, id).name).join(' and the ')}.`
+        : 'Closes what was opened.',
+    minutes: back.minutes,
+    joints: jointsNamed(model, closes),
+    frees: [],
+    places: operation.frees,
+    consumables: back.consumables,
+    wait: back.wait ?? null,
+    needsCertificate: false,
+  };
+}
+
+/** A gate that the model asks for before a step of the way back. */
+function ownGate(operationId: string, gate: Gate, beside: SheetStep): SheetStep {
+  return {
+    ...emptyGate(beside),
+    id: `gate:${operationId}`,
+    title: `Gate: ${gate.what}`,
+    detail: gate.powersOn ? `Power on, then off again: ${gate.offAgain ?? 'see the proof of off.'}` : gate.what,
+    why: `Next: ${beside.title}. What is wrong now is quick to reach.`,
+  };
 }
 
 function gateStep(model: Model, beside: SheetStep, seals: boolean): SheetStep {
   return {
+    ...emptyGate(beside),
     id: 'gate:before-seal',
-    leg: 'gate',
-    operationId: null,
     title: seals ? 'Gate: test before sealing' : 'Gate: test before it leaves the bench',
     detail: `Power on, look at the picture, touch each corner, charge for a moment. Then off: ${model.proofOfOff}`,
     why: seals
       ? 'The next step seals it: what is wrong now costs a second teardown later.'
       : 'What is wrong now is quick to reach.',
+  };
+}
+
+function emptyGate(beside: SheetStep): Omit<SheetStep, 'id' | 'title' | 'detail' | 'why'> {
+  return {
+    leg: 'gate',
+    operationId: null,
     tool: 'Hands',
     face: beside.face,
     posture: beside.posture,

@@ -3,7 +3,7 @@ import type { Model } from '@/core/procedure/model';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { isDuplicate } from '@/data/errors';
 import { insertModel, newestVersion } from '@/data/models/modelRepository';
-import { readModelDocument } from '@/files/readModelDocument';
+import { isPublishable, readModelDocument } from '@/files/readModelDocument';
 
 /**
  * Publishes a model document. A version once published is never changed: units keep the one they were planned with.
@@ -11,9 +11,10 @@ import { readModelDocument } from '@/files/readModelDocument';
  * @refuses 'model-invalid' with the first fault and how many there are; 'code-taken' for a version not above the newest
  */
 export async function importModel(db: Knex, text: string, now: Date): Promise<Outcome<Model>> {
-  const { model, problems } = readModelDocument(text);
-  if (!model) {
-    const [first] = problems;
+  const read = readModelDocument(text);
+  const { model, problems } = read;
+  if (!model || !isPublishable(read)) {
+    const [first] = problems.filter(({ severity }) => severity === 'error');
     return refuse('model-invalid', {
       count: problems.length,
       place: first?.place ?? '',

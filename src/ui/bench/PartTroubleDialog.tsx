@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { PartTrouble } from '@/core/bench/entities';
 import { defectCodes } from '@/core/bench/stages';
-import type { ModelPart } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
 import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';

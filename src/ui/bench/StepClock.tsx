@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import type { Minutes } from '@/core/procedure/model';
+import type { Minutes } from '@/core/procedure/operations';
 import { sayClock } from '@/ui/words/amounts';
 
 /** How long this step takes so far, beside how long it usually takes; it turns red past the usual. */

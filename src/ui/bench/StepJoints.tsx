@@ -1,18 +1,10 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import type { JointKind } from '@/core/procedure/vocabulary';
-import { isScrew, screwName } from '@/core/screws/screwGroups';
+import { isScrew } from '@/core/procedure/joints';
+import { screwName } from '@/core/screws/screwGroups';
 import type { SheetStep } from '@/core/teardown/runSheet';
 import { sayCount } from '@/ui/words/amounts';
-
-const words: Readonly<Record<Exclude<JointKind, 'screw'>, string>> = {
-  clip: 'row of clips',
-  tape: 'taped seam',
-  plug: 'plug, lifted at its rim',
-  ribbon: 'ribbon, lock first',
-  tab: 'tab',
-  coaxial: 'aerial snap',
-};
+import { jointPhrases } from '@/ui/words/names';
 
 /** What this step opens or closes, in words: screws with their cup and torque, the rest by kind. */
 export function StepJoints({ step }: { readonly step: SheetStep }) {
@@ -42,8 +34,8 @@ export function StepJoints({ step }: { readonly step: SheetStep }) {
         <Box as="li" key={kind} py="3px">
           {sayCount(
             others.filter((joint) => joint.kind === kind).length,
-            words[kind as keyof typeof words],
-            `× ${words[kind as keyof typeof words]}`,
+            jointPhrases[kind],
+            `× ${jointPhrases[kind]}`,
           )}
         </Box>
       ))}

@@ -7,6 +7,7 @@ import { Caution } from '@/ui/base/Caution';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { drawingSize } from './drawingSize';
+import { sayLimit } from '@/ui/words/amounts';
 import { StepJoints } from './StepJoints';
 
 interface StepViewProps {
@@ -42,7 +43,7 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
           step.tool,
           face.id === step.face ? face.name : `Looking at: ${face.name}`,
           step.posture,
-          ...(operation?.limit && step.leg === 'out' ? [`opens ${operation.limit.mm} mm, no more`] : []),
+          ...(operation?.limit && step.leg === 'out' ? [sayLimit(operation.limit)] : []),
         ]
           .filter((chip) => chip !== null)
           .map((chip) => (

@@ -1,4 +1,4 @@
-import type { Face } from '@/core/procedure/model';
+import type { Face } from '@/core/procedure/faces';
 
 /** Room for a drawing at the bench: wide faces get the width, tall ones the height. */
 export const drawingSize = ({

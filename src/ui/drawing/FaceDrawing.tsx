@@ -1,7 +1,10 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Mark } from '@/core/bench/entities';
-import type { Face, Joint, Model, Operation } from '@/core/procedure/model';
+import type { Face } from '@/core/procedure/faces';
+import type { Joint } from '@/core/procedure/joints';
+import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
 import { findingNames } from '@/ui/words/names';
 import { fieldCentre } from './fields';
 

@@ -1,6 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import type { Face, Operation } from '@/core/procedure/model';
+import type { Face } from '@/core/procedure/faces';
+import type { Operation } from '@/core/procedure/operations';
 
 /** What the marks of a drawing say, in words, under it: the scale, the hold, the seam's depth, where no tool goes. */
 export function FaceLegend({

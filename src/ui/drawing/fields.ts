@@ -1,4 +1,4 @@
-import type { Face } from '@/core/procedure/model';
+import type { Face } from '@/core/procedure/faces';
 
 /** Middle of one of a face's nine fields, numbered as on a keypad: 7 8 9 on top. */
 export function fieldCentre(

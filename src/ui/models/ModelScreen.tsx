@@ -1,7 +1,8 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Model, Operation } from '@/core/procedure/model';
+import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
 import { screwGroups, screwName } from '@/core/screws/screwGroups';
 import { money } from '@/core/shared/money';
 import { Headline } from '@/ui/base/Headline';

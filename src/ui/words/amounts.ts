@@ -38,3 +38,7 @@ export function sayList(items: readonly string[]): string {
   if (items.length <= 1) return items[0] ?? '';
   return `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
 }
+
+/** "opens 12 mm, no more". */
+export const sayLimit = ({ mm, degrees }: { readonly mm?: number; readonly degrees?: number }): string =>
+  `opens ${mm === undefined ? `${degrees}°` : `${mm} mm`}, no more`;

@@ -9,7 +9,7 @@ import type {
   UnitStage,
 } from '@/core/bench/stages';
 import type { EventType } from '@/core/bench/events';
-import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
+import type { DeviceTest, Finding, JointKind } from '@/core/procedure/vocabulary';
 
 /** The words of the bench for the codes of the core. */
 export const knotNames: Readonly<Record<Knot, string>> = {
@@ -147,4 +147,26 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'unit-reworked': 'back to match',
   'unit-sent': 'sent',
   undone: 'taken back',
+};
+
+/** Joints as the bench speaks of one, with what to mind. */
+export const jointPhrases: Readonly<Record<JointKind, string>> = {
+  screw: 'screw',
+  clip: 'row of clips',
+  tape: 'taped seam',
+  plug: 'plug, lifted at its rim',
+  ribbon: 'ribbon, lock first',
+  tab: 'tab',
+  coaxial: 'aerial snap',
+  latch: 'spring latch',
+  sheet: 'adhesive sheet',
+  glue: 'bead of glue',
+  strip: 'pull strip',
+  'board-plug': 'board plug, by feel',
+  'cable-latch': 'cable latch',
+  solder: 'solder joint',
+  foil: 'conductive foil',
+  channel: 'cable in its channel',
+  threaded: 'threaded cable',
+  cap: 'cap',
 };

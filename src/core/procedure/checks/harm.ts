@@ -1,0 +1,247 @@
+import type { Area, Face, KeepOut, Point } from '../faces';
+import { isScrew, type Screw } from '../joints';
+import type { Model } from '../model';
+import type { Operation, SeamSegment } from '../operations';
+import type { Path } from '../patch';
+import type { ToolKind } from '../vocabulary';
+import { problem, type ModelProblem } from './problem';
+import type { View } from './views';
+
+/** What can hurt the device or the person: screws, heat, solvent, tools, cells. */
+export function checkHarm(model: Model, views: readonly View[]): readonly ModelProblem[] {
+  const kinds = new Map((model.tools ?? []).map(({ name, kind }) => [name, kind]));
+  const kindOf = ({ tool }: Operation): ToolKind => kinds.get(tool) ?? 'other';
+  const faces = new Map(model.faces.map((face) => [face.id, face]));
+  const solder = new Set(model.joints.filter(({ kind }) => kind === 'solder').map(({ id }) => id));
+  const untils = untilOf(views);
+  return [
+    ...sharedCups(model),
+    ...views.flatMap((view) => [...tooHot(model, view), ...solventBeforeHeat(model, view)]),
+    ...model.operations.flatMap((operation, index) => {
+      const face = faces.get(operation.face);
+      const at: Path = ['operations', index];
+      return [
+        ...(face ? keptOut(model, operation, face, kindOf(operation), untils, at) : []),
+        ...(face ? unprotected(model, operation, face, kindOf(operation), at) : []),
+        ...metalAtCell(model, operation, kindOf(operation), at),
+        ...uncertified(model, operation, solder, at),
+        ...fixtureless(model, operation, at),
+      ];
+    }),
+  ];
+}
+
+/** Heads are alike when one bit turns both: the drive and its size, and nearly the same thread. */
+const isAlike = (a: Screw, b: Screw): boolean =>
+  a.head === b.head && Math.abs(a.diameterMm - b.diameterMm) < 0.25 && a.lengthMm !== b.lengthMm;
+
+function sharedCups(model: Model): ModelProblem[] {
+  const cups = new Map<string, Screw[]>();
+  for (const joint of model.joints) {
+    if (isScrew(joint) && joint.cup !== undefined) cups.set(joint.cup, [...(cups.get(joint.cup) ?? []), joint]);
+  }
+  return [...cups].flatMap(([cup, screws]) => {
+    const harms = screws.flatMap((long) =>
+      screws
+        .filter((short) => isAlike(long, short) && long.lengthMm > short.depthMm)
+        .map((short) => ({ long, short, tooLongMm: long.lengthMm - short.depthMm })),
+    );
+    const [worst] = harms.sort((a, b) => b.tooLongMm - a.tooLongMm);
+    if (!worst) return [];
+    const index = model.joints.indexOf(worst.long);
+    return [
+      problem(model, 'shared-cup', {
+        path: ['joints', index, 'cup'],
+        says: `Cup “${cup}” holds “${worst.long.id}” (${worst.long.lengthMm} mm) and its look-alike “${worst.short.id}”, in whose hole it goes ${worst.tooLongMm.toFixed(1)} mm too deep.`,
+        mend: 'Give the longer one a cup of its own.',
+        fix: [{ path: ['joints', index, 'cup'], value: undefined }],
+      }),
+    ];
+  });
+}
+
+/** The surface's temperature bounds the cell's: nothing behind it gets hotter than what warms it. */
+function tooHot(model: Model, view: View): ModelProblem[] {
+  const limited = model.parts.filter(({ heatLimitCelsius }) => heatLimitCelsius !== undefined);
+  return view.operations.flatMap((operation) => {
+    const { heat } = operation;
+    if (!heat) return [];
+    const cell = limited.find(
+      ({ id, heatLimitCelsius }) =>
+        heat.celsius > (heatLimitCelsius as number) && !view.isSurelyAfter(operation.id, view.freersOf(id)),
+    );
+    if (!cell) return [];
+    const path = ['operations', model.operations.indexOf(operation), 'heat', 'celsius'];
+    return [
+      problem(model, 'too-hot', {
+        path,
+        says: `${heat.celsius} °C is past the ${cell.heatLimitCelsius} °C that the ${cell.name} bears, and it is still in.`,
+        mend: 'Warm less and longer, or take the cell out first.',
+        fix: [{ path, value: cell.heatLimitCelsius }],
+      }),
+    ];
+  });
+}
+
+function solventBeforeHeat(model: Model, view: View): ModelProblem[] {
+  const heats = view.operations.filter(({ heat }) => heat !== undefined);
+  return view.operations.flatMap((operation) => {
+    const { solvent, wait } = operation;
+    if (!solvent || (wait?.minutes ?? 0) >= solvent.ventilateMinutes) return [];
+    const later = heats.find(({ id }) => id !== operation.id && !view.isSurelyAfter(operation.id, [id]));
+    if (!later) return [];
+    const path = ['operations', model.operations.indexOf(operation), 'wait'];
+    return [
+      problem(model, 'solvent-heat', {
+        path,
+        says: `${solvent.name} can come before “${later.title}”, and the place is not aired for ${solvent.ventilateMinutes} min.`,
+        mend: 'Wait until the air is clear.',
+        fix: [{ path, value: { minutes: solvent.ventilateMinutes, fixture: 'bench', what: 'air the place' } }],
+      }),
+    ];
+  });
+}
+
+/** Whether an operation surely comes after the one that frees a zone, in every view that has both. */
+const untilOf = (views: readonly View[]) => (operation: Operation, until: string | undefined) =>
+  until !== undefined &&
+  views
+    .filter((view) => view.operations.includes(operation))
+    .every((view) => view.isSurelyAfter(operation.id, [until]));
+
+function keptOut(
+  model: Model,
+  operation: Operation,
+  face: Face,
+  kind: ToolKind,
+  isAfter: (operation: Operation, until: string | undefined) => boolean,
+  at: Path,
+): ModelProblem[] {
+  const concerns = ({ forbids }: KeepOut) =>
+    forbids === 'heat'
+      ? operation.heat !== undefined
+      : forbids === 'metal'
+        ? kind === 'metal' || kind === 'blade'
+        : kind !== 'hand';
+  const zones = face.keepOut.filter((zone) => concerns(zone) && !isAfter(operation, zone.until));
+  const says = (zone: KeepOut, depthMm?: number) => ({
+    says: `The tool goes into “${zone.label}”${depthMm === undefined ? '' : ` ${depthMm} mm deep`}: ${zone.because}`,
+    mend: zone.depthMm === undefined ? 'Lead it round the zone.' : `Stay at ${zone.depthMm} mm there.`,
+  });
+  return [
+    ...(operation.seam ?? []).flatMap((segment, index) => {
+      if (segment.isForbidden) return [];
+      const zone = zones.find(
+        (candidate) => crosses(segment, candidate) && segment.depthMm > (candidate.depthMm ?? -1),
+      );
+      if (!zone) return [];
+      const path = [...at, 'seam', index];
+      return [
+        problem(model, 'keep-out', {
+          path,
+          ...says(zone, segment.depthMm),
+          fix:
+            zone.depthMm === undefined
+              ? [{ path: [...path, 'isForbidden'], value: true }]
+              : [{ path: [...path, 'depthMm'], value: zone.depthMm }],
+        }),
+      ];
+    }),
+    ...zones
+      .filter((zone) => operation.tip !== undefined && contains(zone, operation.tip))
+      .map((zone) => problem(model, 'keep-out', { path: [...at, 'tip'], ...says(zone) })),
+  ];
+}
+
+function unprotected(model: Model, operation: Operation, face: Face, kind: ToolKind, at: Path): ModelProblem[] {
+  if (kind !== 'metal' && kind !== 'blade') return [];
+  const points = [
+    ...(operation.tip ? [operation.tip] : []),
+    ...(operation.seam ?? []).flatMap((segment) => [segment, { xMm: segment.toXMm, yMm: segment.toYMm }]),
+  ];
+  const isBare = points.some((point) => !(face.protectedZones ?? []).some((zone) => contains(zone, point)));
+  return isBare
+    ? [
+        problem(model, 'metal-unprotected', {
+          path: [...at, 'tool'],
+          says: `${operation.tool} outside a protected zone: the house pries with plastic there.`,
+          mend: 'Take a plastic tool, or mark the zone that a plate protects.',
+        }),
+      ]
+    : [];
+}
+
+function metalAtCell(model: Model, operation: Operation, kind: ToolKind, at: Path): ModelProblem[] {
+  if (kind !== 'metal' && kind !== 'blade') return [];
+  const cell = model.parts.find(
+    ({ id, category, hazard }) => (category === 'battery' || hazard?.kind === 'cell') && operation.frees.includes(id),
+  );
+  return cell
+    ? [
+        problem(model, 'metal-at-cell', {
+          path: [...at, 'tool'],
+          says: `${operation.tool} under the ${cell.name}: metal pierces a cell.`,
+          mend: 'Use the strip, softener and a plastic card.',
+        }),
+      ]
+    : [];
+}
+
+function uncertified(model: Model, operation: Operation, solder: ReadonlySet<string>, at: Path): ModelProblem[] {
+  if (operation.needsCertificate) return [];
+  const solders = operation.opens.some((joint) => solder.has(joint));
+  const freed = operation.frees.length === 0 ? [] : model.parts.filter(({ id }) => operation.frees.includes(id));
+  const swollen =
+    operation.when?.findings?.includes('swelling') && freed.some(({ category }) => category === 'battery');
+  const charged = freed.some(({ hazard }) => hazard?.kind === 'high-voltage');
+  if (!solders && !swollen && !charged) return [];
+  return [
+    problem(model, 'no-certificate', {
+      path: at,
+      says: `${solders ? 'Soldering' : swollen ? 'Freeing a swollen cell' : 'A part under high voltage'} is for certified people, and the step does not say so.`,
+      mend: 'Mark it as needing a certificate.',
+      fix: [{ path: [...at, 'needsCertificate'], value: true }],
+    }),
+  ];
+}
+
+function fixtureless(model: Model, operation: Operation, at: Path): ModelProblem[] {
+  const waits = [
+    { wait: operation.wait, path: [...at, 'wait', 'fixture'] },
+    { wait: operation.back?.wait, path: [...at, 'back', 'wait', 'fixture'] },
+  ];
+  return waits
+    .filter(({ wait }) => wait !== undefined && wait.fixture.trim() === '')
+    .map(({ path }) =>
+      problem(model, 'no-fixture', {
+        path,
+        says: 'Unattended time, and it is not said on what.',
+        mend: 'Name the fixture: hot plate, clamp, charger, bench.',
+        fix: [{ path, value: 'bench' }],
+      }),
+    );
+}
+
+const contains = (zone: Area, { xMm, yMm }: Point): boolean =>
+  xMm >= zone.xMm && xMm <= zone.xMm + zone.widthMm && yMm >= zone.yMm && yMm <= zone.yMm + zone.heightMm;
+
+/** Whether a segment runs through the inside of a rectangle (Liang and Barsky, 1984); along its border is outside. */
+export function crosses(
+  { xMm, yMm, toXMm, toYMm }: Pick<SeamSegment, 'xMm' | 'yMm' | 'toXMm' | 'toYMm'>,
+  zone: Area,
+): boolean {
+  const [dx, dy] = [toXMm - xMm, toYMm - yMm];
+  const edges = [
+    [-dx, xMm - zone.xMm],
+    [dx, zone.xMm + zone.widthMm - xMm],
+    [-dy, yMm - zone.yMm],
+    [dy, zone.yMm + zone.heightMm - yMm],
+  ] as const;
+  let [enters, leaves] = [0, 1];
+  for (const [direction, distance] of edges) {
+    if (direction === 0 && distance <= 0) return false;
+    if (direction < 0) enters = Math.max(enters, distance / direction);
+    if (direction > 0) leaves = Math.min(leaves, distance / direction);
+  }
+  return enters < leaves;
+}

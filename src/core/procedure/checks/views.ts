@@ -1,0 +1,100 @@
+import { doneInOrder } from '../authorOrder';
+import type { Model } from '../model';
+import type { Operation } from '../operations';
+import { operationsFor, type Situation } from '../situation';
+import { walk, type Walk } from '../walk';
+import { wayBackOrder } from '../wayBackOrder';
+import { precedenceOf, type Precedence } from './precedence';
+
+/** One pass through the teardown: every operation that can be done, in the author's order, and the way back. */
+export interface Pass extends Walk {
+  readonly back: readonly Operation[];
+  readonly circle: Operation | null;
+}
+
+/** The model as a unit of one revision, configuration and finding meets it, with what the rules ask about it. */
+export interface View extends Precedence {
+  readonly model: Model;
+  readonly operations: readonly Operation[];
+  readonly passes: readonly Pass[];
+  /** Operations that open a joint, also by releasing it. */
+  readonly openersOf: (joint: string) => readonly string[];
+  readonly freersOf: (part: string) => readonly string[];
+  readonly hasJoint: (joint: string) => boolean;
+}
+
+/** One view for each set of operations that a unit of this model can meet. */
+export function viewsOf(model: Model): readonly View[] {
+  const views = new Map<string, View>();
+  const everOpened = new Set(openingPairs(model, model.operations).map(([joint]) => joint));
+  for (const situation of situationsOf(model)) {
+    const operations = operationsFor(model, situation);
+    const key = operations.map(({ id }) => id).join(' ');
+    if (!views.has(key)) views.set(key, viewOf(model, operations, everOpened));
+  }
+  return [...views.values()];
+}
+
+function viewOf(model: Model, operations: readonly Operation[], everOpened: ReadonlySet<string>): View {
+  const openers = gather(openingPairs(model, operations));
+  const freers = gather(operations.flatMap(({ id, frees }) => frees.map((part) => [part, id] as const)));
+  // A joint that only other revisions open is not there; one that nothing ever opens is, and holds.
+  const hasJoint = (joint: string) => openers.has(joint) || !everOpened.has(joint);
+  return {
+    model,
+    operations,
+    passes: passesOf(model, operations, hasJoint),
+    openersOf: (joint) => openers.get(joint) ?? [],
+    freersOf: (part) => freers.get(part) ?? [],
+    hasJoint,
+    ...precedenceOf(operations),
+  };
+}
+
+/** The author's own way, and one for each operation that can stand in for another. */
+function passesOf(model: Model, operations: readonly Operation[], hasJoint: (joint: string) => boolean): Pass[] {
+  const stands = operations.filter(({ insteadOf }) => insteadOf !== undefined);
+  return [undefined, ...stands].map((preferred) => {
+    const order = doneInOrder(operations, preferred);
+    const back = wayBackOrder(order);
+    return { ...walk(model, order, hasJoint), back: back.order, circle: back.circle };
+  });
+}
+
+function openingPairs(model: Model, operations: readonly Operation[]): (readonly [string, string])[] {
+  const releases = new Map(model.joints.map(({ id, releases: others }) => [id, others ?? []]));
+  const withReleased = (joint: string, seen: Set<string>): Set<string> => {
+    if (seen.has(joint)) return seen;
+    seen.add(joint);
+    for (const next of releases.get(joint) ?? []) withReleased(next, seen);
+    return seen;
+  };
+  return operations.flatMap(({ id, opens, opensIfShut, ends }) =>
+    [...opens, ...(opensIfShut ?? []), ...(ends ?? []).flatMap((end) => end.opens ?? [])].flatMap((joint) =>
+      [...withReleased(joint, new Set())].map((opened) => [opened, id] as const),
+    ),
+  );
+}
+
+function gather(pairs: readonly (readonly [string, string])[]): ReadonlyMap<string, readonly string[]> {
+  const lists = new Map<string, string[]>();
+  for (const [key, value] of pairs) {
+    const list = lists.get(key);
+    if (list) list.push(value);
+    else lists.set(key, [value]);
+  }
+  return lists;
+}
+
+/** Every revision and configuration, clean and with each finding that some operation asks about. */
+function situationsOf(model: Model): readonly Situation[] {
+  const asked = [
+    ...new Set(model.operations.flatMap(({ when }) => [...(when?.findings ?? []), ...(when?.absentFindings ?? [])])),
+  ];
+  const or = (ids: readonly string[]): readonly (string | null)[] => (ids.length > 0 ? ids : [null]);
+  return or(model.revisions.map(({ id }) => id)).flatMap((revision) =>
+    or(model.configurations.map(({ id }) => id)).flatMap((configuration) =>
+      [[], ...asked.map((finding) => [finding])].map((findings) => ({ revision, configuration, findings })),
+    ),
+  );
+}

@@ -1,0 +1,170 @@
+import type { Model } from '../model';
+import type { Operation } from '../operations';
+import type { Path } from '../patch';
+import { electricalKinds, type JointKind } from '../vocabulary';
+import type { Pass, View } from './views';
+import { problem, type ModelProblem } from './problem';
+
+/** The order of the way back, its gates, and that what went out goes in. */
+export function checkWayBack(model: Model, views: readonly View[]): readonly ModelProblem[] {
+  const indexOf = new Map(model.operations.map(({ id }, index) => [id, index]));
+  const at = (operation: Operation): Path => ['operations', indexOf.get(operation.id) ?? 0];
+  const kindOf = new Map(model.joints.map(({ id, kind }) => [id, kind]));
+  return views.flatMap(({ passes }) =>
+    passes.flatMap((pass) => {
+      if (pass.circle) {
+        return [
+          problem(model, 'back-circle', {
+            path: [...at(pass.circle), 'back', 'after'],
+            says: `On the way back “${pass.circle.title}” waits for itself.`,
+            mend: 'Take one of the conditions away.',
+            fix: [{ path: [...at(pass.circle), 'back', 'after'], value: undefined }],
+          }),
+        ];
+      }
+      const closing = closedAt(pass);
+      return [
+        ...cables(model, closing, at),
+        ...gates(model, pass, kindOf, at),
+        ...balance(model, pass, closing, kindOf, at),
+      ];
+    }),
+  );
+}
+
+type At = (operation: Operation) => Path;
+/** For every joint, the step of the way back that closes it. */
+type Closing = ReadonlyMap<string, { readonly operation: Operation; readonly place: number }>;
+
+function closedAt({ steps, back }: Pass): Closing {
+  const opened = new Map(steps.map(({ operation, opened: joints }) => [operation.id, joints]));
+  const closing = new Map<string, { operation: Operation; place: number }>();
+  back.forEach((operation, place) => {
+    const left = new Set(operation.back?.leaves?.map(({ joint }) => joint));
+    for (const joint of operation.back?.closes ?? opened.get(operation.id) ?? []) {
+      if (!left.has(joint) && !closing.has(joint)) closing.set(joint, { operation, place });
+    }
+  });
+  return closing;
+}
+
+const stickyKinds: readonly JointKind[] = ['tape', 'sheet', 'glue', 'strip', 'foil', 'channel'];
+
+function cables(model: Model, closing: Closing, at: At): ModelProblem[] {
+  return model.joints.flatMap((joint) => {
+    if (joint.kind === 'screw' || joint.leadsTo === undefined) return [];
+    const [own, plug] = [closing.get(joint.id), closing.get(joint.leadsTo)];
+    if (!own || !plug) return [];
+    if (joint.kind === 'threaded' && plug.place < own.place) {
+      return [
+        problem(model, 'plugged-before-threaded', {
+          path: [...at(plug.operation), 'back'],
+          says: `“${joint.leadsTo}” is plugged before its cable is through “${joint.id}”.`,
+          mend: `Let the plug wait on the way back for “${own.operation.id}”.`,
+          fix: [waitFor(plug.operation, own.operation, 'The cable goes through first.', at)],
+        }),
+      ];
+    }
+    if (stickyKinds.includes(joint.kind) && own.place < plug.place) {
+      return [
+        problem(model, 'stuck-before-plugged', {
+          path: [...at(own.operation), 'back'],
+          says: `The cable is stuck down at “${joint.id}” before it is plugged at “${joint.leadsTo}”.`,
+          mend: `Let it wait on the way back for “${plug.operation.id}”.`,
+          fix: [waitFor(own.operation, plug.operation, 'Plugged first, then stuck down.', at)],
+        }),
+      ];
+    }
+    return [];
+  });
+}
+
+const waitFor = (operation: Operation, other: Operation, because: string, at: At) => ({
+  path: [...at(operation), 'back', 'after'],
+  value: [...(operation.back?.after ?? []), { operation: other.id, because }],
+});
+
+function gates(model: Model, { back }: Pass, kindOf: ReadonlyMap<string, JointKind>, at: At): ModelProblem[] {
+  const boards = new Set(model.parts.filter(({ category }) => category === 'board').map(({ id }) => id));
+  const firstGate = back.findIndex((operation) => operation.back?.gate?.powersOn === true);
+  if (firstGate === -1) return [];
+  const early = back.slice(0, firstGate).find((operation) => operation.back?.seals === true);
+  const isLive = ({ opens, frees }: Operation) =>
+    opens.some((id) => electricalKinds.includes(kindOf.get(id) ?? 'clip')) || frees.some((part) => boards.has(part));
+  return [
+    ...(early
+      ? [
+          problem(model, 'sealed-before-gate', {
+            path: [...at(early), 'back', 'seals'],
+            says: `“${early.back?.title}” seals before the first gate.`,
+            mend: 'Put the gate before it.',
+            fix: [{ path: [...at(early), 'back', 'gate'], value: back[firstGate]?.back?.gate }],
+          }),
+        ]
+      : []),
+    ...back.flatMap((operation, place) => {
+      const gate = operation.back?.gate;
+      if (!gate?.powersOn || gate.offAgain !== undefined || !back.slice(place).some(isLive)) return [];
+      return [
+        problem(model, 'power-after-gate', {
+          path: [...at(operation), 'back', 'gate'],
+          says: 'After this gate the power is still on, and board or cable work follows.',
+          mend: 'Say how it goes off again.',
+          fix: [{ path: [...at(operation), 'back', 'gate', 'offAgain'], value: model.proofOfOff }],
+        }),
+      ];
+    }),
+  ];
+}
+
+/** Screws, plugs, tapes, caps and seals: what was opened is closed, declared as left, or destroyed with its part. */
+function balance(
+  model: Model,
+  { steps, back, openJoints }: Pass,
+  closing: Closing,
+  kindOf: ReadonlyMap<string, JointKind>,
+  at: At,
+): ModelProblem[] {
+  const leftOpen = new Set(back.flatMap((operation) => (operation.back?.leaves ?? []).map(({ joint }) => joint)));
+  const destroyed = new Set(steps.flatMap(({ operation }) => operation.destroys ?? []));
+  const holds = new Map(model.joints.map((joint) => [joint.id, joint.holds]));
+  const lastOpener = new Map(
+    steps.flatMap(({ operation, opened }) => opened.map((joint) => [joint, operation] as const)),
+  );
+  const opened = new Set(lastOpener.keys());
+  return [
+    ...[...openJoints].flatMap((joint) => {
+      const operation = lastOpener.get(joint);
+      const goesWithPart = (holds.get(joint) ?? []).some((part) => destroyed.has(part));
+      if (!operation || closing.has(joint) || leftOpen.has(joint) || goesWithPart) return [];
+      return [
+        problem(model, 'out-in', {
+          path: [...at(operation), 'back'],
+          says: `The ${kindOf.get(joint)} “${joint}” comes off here and nothing puts it back.`,
+          mend: 'Close it on the way back, or say that it is left and why.',
+          fix: [closeAgain(operation, joint, at)],
+        }),
+      ];
+    }),
+    ...back.flatMap((operation) =>
+      (operation.back?.closes ?? [])
+        .filter((joint) => !opened.has(joint))
+        .map((joint) =>
+          problem(model, 'out-in', {
+            path: [...at(operation), 'back', 'closes'],
+            says: `“${joint}” is closed on the way back and was never opened.`,
+            mend: 'Take it away, or open it on the way out.',
+          }),
+        ),
+    ),
+  ];
+}
+
+function closeAgain(operation: Operation, joint: string, at: At) {
+  const { back } = operation;
+  if (back?.closes) return { path: [...at(operation), 'back', 'closes', back.closes.length], value: joint };
+  return {
+    path: [...at(operation), 'back'],
+    value: { title: `Back: ${operation.title}`, detail: '', minutes: operation.minutes, consumables: [] },
+  };
+}

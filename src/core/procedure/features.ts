@@ -1,0 +1,68 @@
+import type { Model } from './model';
+import type { Operation } from './operations';
+import type { JointKind } from './vocabulary';
+
+const hasJoint =
+  (...kinds: readonly JointKind[]) =>
+  ({ joints }: Model) =>
+    joints.some(({ kind }) => kinds.includes(kind));
+const hasOperation =
+  (test: (operation: Operation) => boolean) =>
+  ({ operations }: Model) =>
+    operations.some(test);
+
+/** What sets one model apart from another at the bench, and how to tell that a model has it. */
+const features = [
+  ['pull strip', hasJoint('strip')],
+  ['glued cell', hasJoint('glue')],
+  ['adhesive sheet', hasJoint('sheet')],
+  ['blind plug', hasJoint('board-plug')],
+  ['threaded cable', hasJoint('threaded')],
+  ['cable in a channel', hasJoint('channel')],
+  ['cable latch', hasJoint('cable-latch')],
+  ['solder', hasJoint('solder')],
+  ['ground foil', hasJoint('foil')],
+  ['spring latch', hasJoint('latch')],
+  ['hidden screws', ({ joints }) => joints.some(({ hiddenBy }) => hiddenBy !== undefined)],
+  [
+    'stacked fasteners',
+    ({ joints }) => joints.some((joint) => joint.kind === 'screw' && joint.threadsInto !== undefined),
+  ],
+  ['captive screws', ({ joints }) => joints.some((joint) => joint.kind === 'screw' && joint.isCaptive === true)],
+  ['single-use screws', ({ joints }) => joints.some((joint) => joint.kind === 'screw' && joint.singleUse === true)],
+  ['parts that spring up', ({ joints }) => joints.some(({ releases }) => releases !== undefined)],
+  ['bound parts', ({ parts }) => parts.some(({ boundTo }) => boundTo !== undefined)],
+  ['assembly with a transfer list', ({ parts }) => parts.some(({ assembly }) => assembly !== undefined)],
+  ['second power source', ({ parts }) => parts.some(({ power }) => power === 'second')],
+  ['high voltage', ({ parts }) => parts.some(({ hazard }) => hazard?.kind === 'high-voltage')],
+  ['part that seldom survives', ({ parts }) => parts.some(({ seldomSurvives }) => seldomSurvives !== undefined)],
+  ['tray, stylus or card in the way', ({ parts }) => parts.some(({ standsThrough }) => standsThrough !== undefined)],
+  ['personal data', ({ parts }) => parts.some(({ data }) => data === true)],
+  ['firmware step', ({ firmwareOff }) => firmwareOff !== undefined],
+  ['postures', ({ postures }) => postures !== undefined],
+  ['several revisions', ({ revisions }) => revisions.length > 1],
+  ['opens like a book', hasOperation(({ limit }) => limit?.degrees !== undefined)],
+  ['opening limit', hasOperation(({ limit }) => limit !== undefined)],
+  ['refit on the way', hasOperation(({ refits }) => refits !== undefined)],
+  ['test mating', hasOperation(({ closes }) => closes !== undefined)],
+  ['heat', hasOperation(({ heat }) => heat !== undefined)],
+  ['solvent', hasOperation(({ solvent }) => solvent !== undefined)],
+  ['seam path', hasOperation(({ seam }) => seam !== undefined)],
+  ['uncertain ends', hasOperation(({ ends }) => ends !== undefined)],
+  ['resistance ladder', hasOperation(({ ladder }) => ladder !== undefined)],
+  ['two routes', hasOperation(({ after }) => after.some(({ any }) => any.length > 1))],
+  ['destructive short cut', hasOperation(({ destroys }) => destroys !== undefined)],
+  ['helper’s hand', hasOperation(({ helper }) => helper !== undefined)],
+  ['certified step', hasOperation(({ needsCertificate }) => needsCertificate === true)],
+  ['gate on the way back', hasOperation(({ back }) => back?.gate !== undefined)],
+  ['way back not the reverse', hasOperation(({ back }) => back?.after !== undefined)],
+  ['gasket', ({ faces }) => faces.some(({ indicators }) => indicators?.some(({ kind }) => kind === 'gasket') === true)],
+] as const satisfies readonly (readonly [string, (model: Model) => boolean])[];
+
+export type Feature = (typeof features)[number][0];
+
+export const featureNames: readonly Feature[] = features.map(([name]) => name);
+
+/** The features a model has, in the order of the list. */
+export const featuresOf = (model: Model): readonly Feature[] =>
+  features.filter(([, test]) => test(model)).map(([name]) => name);
