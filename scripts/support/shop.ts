@@ -9,7 +9,11 @@ import { projectRoot } from './home';
 export async function loadShippedModels(db: Knex, now: Date): Promise<void> {
   const folder = join(projectRoot, 'data', 'models');
   for (const file of readdirSync(folder).sort()) {
-    const imported = await importModel(db, readFileSync(join(folder, file), 'utf8'), now);
+    const imported = await importModel(db, readFileSync(join(folder, file), 'utf8'), {
+      at: now,
+      note: 'ships with Plucky Parcel',
+      by: '',
+    });
     if (!imported.ok && imported.refusal.reason !== 'code-taken') {
       throw new Error(`${file}: ${JSON.stringify(imported.refusal)}`);
     }

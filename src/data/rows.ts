@@ -1,5 +1,7 @@
 import type { Mark, Part, SheetState, Unit } from '@/core/bench/entities';
 import type { EventType, Touched } from '@/core/bench/events';
+import type { ModelCard } from '@/core/library/modelCard';
+import type { LogEntry } from '@/core/opening/openingLog';
 import type { Model } from '@/core/procedure/model';
 import type { Role } from '@/core/people/roles';
 
@@ -101,6 +103,48 @@ export interface ModelRow {
   name: string;
   document: Model;
   published_at: Date;
+  note: string;
+  published_by: string;
+}
+
+export interface ModelCardRow {
+  id: string;
+  version: number;
+  name: string;
+  kind: Model['kind'];
+  card: ModelCard;
+}
+
+export interface ModelDraftRow {
+  id: string;
+  model_id: string;
+  name: string;
+  based_on: number | null;
+  document: Model;
+  version: number;
+  saved_by: string;
+  saved_at: Date;
+  last_save_id: string;
+}
+
+export interface OpeningRow {
+  id: string;
+  maker: string;
+  name: string;
+  kind: Model['kind'];
+  proof_of_off: string;
+  started_by: string;
+  started_at: Date;
+  draft_id: string | null;
+}
+
+export interface OpeningEntryRow {
+  id: string;
+  opening_id: string;
+  log_no: number;
+  place: number;
+  entry: LogEntry;
+  logged_at: Date;
 }
 
 export interface PersonRow {
@@ -215,7 +259,30 @@ export const columns = {
     'payload',
     'touched',
   ] satisfies (keyof EventRow)[],
-  models: ['id', 'version', 'name', 'document', 'published_at'] satisfies (keyof ModelRow)[],
+  models: ['id', 'version', 'name', 'document', 'published_at', 'note', 'published_by'] satisfies (keyof ModelRow)[],
+  model_cards: ['id', 'version', 'name', 'kind', 'card'] satisfies (keyof ModelCardRow)[],
+  model_drafts: [
+    'id',
+    'model_id',
+    'name',
+    'based_on',
+    'document',
+    'version',
+    'saved_by',
+    'saved_at',
+    'last_save_id',
+  ] satisfies (keyof ModelDraftRow)[],
+  openings: [
+    'id',
+    'maker',
+    'name',
+    'kind',
+    'proof_of_off',
+    'started_by',
+    'started_at',
+    'draft_id',
+  ] satisfies (keyof OpeningRow)[],
+  opening_entries: ['id', 'opening_id', 'log_no', 'place', 'entry', 'logged_at'] satisfies (keyof OpeningEntryRow)[],
   people: ['id', 'name', 'role', 'pin_hash', 'failed_count', 'locked_until'] satisfies (keyof PersonRow)[],
   benches: ['id', 'name'] satisfies (keyof BenchRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],

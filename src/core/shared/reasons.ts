@@ -34,6 +34,8 @@ export const reasons = [
   'file-too-large',
   'columns-missing',
   'model-invalid',
+  'draft-stale',
+  'log-empty',
   'database-away',
   'server-away',
   'fault',

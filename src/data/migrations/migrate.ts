@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { fillModelCards } from './fillModelCards';
 import * as tables from './tables';
 
 interface Migration {
@@ -43,6 +44,12 @@ const migrations: readonly Migration[] = [
         { id: 'desk', name: 'Desk' },
       ]),
   },
+  { name: '014_model_cards', up: (db) => tables.modelCards(db.schema) },
+  { name: '015_first_model_cards', up: fillModelCards },
+  { name: '016_model_notes', up: (db) => tables.modelNotes(db.schema) },
+  { name: '017_model_drafts', up: (db) => tables.modelDrafts(db.schema) },
+  { name: '018_openings', up: (db) => tables.openings(db.schema) },
+  { name: '019_opening_entries', up: (db) => tables.openingEntries(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

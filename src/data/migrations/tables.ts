@@ -144,3 +144,54 @@ export const events = (schema: Knex.SchemaBuilder) =>
     table.json('touched').notNullable();
     table.index(['type', 'server_at']);
   });
+
+export const modelCards = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('model_cards', (table) => {
+    code(table, 'id', 60).primary();
+    table.integer('version').unsigned().notNullable();
+    table.string('name', 120).notNullable();
+    code(table, 'kind', 16).notNullable().index();
+    table.json('card').notNullable();
+  });
+
+export const modelNotes = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('models', (table) => {
+    table.string('note', 200).notNullable().defaultTo('');
+    table.string('published_by', 60).notNullable().defaultTo('');
+  });
+
+export const modelDrafts = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('model_drafts', (table) => {
+    id(table, 'id').primary();
+    code(table, 'model_id', 60).notNullable().index();
+    table.string('name', 120).notNullable();
+    table.integer('based_on').unsigned().nullable();
+    table.json('document').notNullable();
+    table.integer('version').unsigned().notNullable();
+    table.string('saved_by', 60).notNullable();
+    table.specificType('saved_at', 'datetime(3)').notNullable();
+    id(table, 'last_save_id').notNullable();
+  });
+
+export const openings = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('openings', (table) => {
+    id(table, 'id').primary();
+    table.string('maker', 40).notNullable();
+    table.string('name', 60).notNullable();
+    code(table, 'kind', 16).notNullable();
+    table.string('proof_of_off', 200).notNullable();
+    table.string('started_by', 60).notNullable();
+    table.specificType('started_at', 'datetime(3)').notNullable();
+    id(table, 'draft_id').nullable();
+  });
+
+export const openingEntries = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('opening_entries', (table) => {
+    id(table, 'id').primary();
+    id(table, 'opening_id').notNullable();
+    table.integer('log_no').unsigned().notNullable();
+    table.integer('place').unsigned().notNullable();
+    table.json('entry').notNullable();
+    table.specificType('logged_at', 'datetime(3)').notNullable();
+    table.unique(['opening_id', 'log_no', 'place']);
+  });

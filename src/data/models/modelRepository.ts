@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Model } from '@/core/procedure/model';
-import type { ModelRow } from '@/data/rows';
+import { cardOf, type ModelCard } from '@/core/library/modelCard';
+import type { ModelCardRow, ModelRow } from '@/data/rows';
 
 /** Published versions never change, so what was read once is kept. */
 const kept = new WeakMap<object, Map<string, Model>>();
@@ -37,10 +38,44 @@ export async function allModels(db: Knex): Promise<readonly Model[]> {
   return rows.map(({ document }) => document);
 }
 
-export async function insertModel(db: Knex, model: Model, publishedAt: Date): Promise<void> {
-  const { id, version } = model;
+export interface Publication {
+  readonly at: Date;
+  /** What is new in this version, in the words of who published it. */
+  readonly note: string;
+  readonly by: string;
+}
+
+/** Adds a version, and makes it the one that the library shows. */
+export async function insertModel(trx: Knex, model: Model, { at, note, by }: Publication): Promise<void> {
+  const { id, version, kind } = model;
   const name = `${model.maker} ${model.name}`;
-  await db('models').insert({ id, version, name, document: JSON.stringify(model), published_at: publishedAt });
+  await trx('models').insert({
+    id,
+    version,
+    name,
+    document: JSON.stringify(model),
+    published_at: at,
+    note,
+    published_by: by,
+  });
+  const card = { id, version, name, kind, card: JSON.stringify(cardOf(model)) };
+  await trx('model_cards').insert(card).onConflict('id').merge();
+}
+
+/** The library without its documents. */
+export async function modelCards(db: Knex): Promise<readonly ModelCard[]> {
+  const rows = (await db('model_cards').select('card').orderBy('name')) as Pick<ModelCardRow, 'card'>[];
+  return rows.map(({ card }) => card);
+}
+
+export type VersionLine = Pick<ModelRow, 'version' | 'note' | 'published_by' | 'published_at'>;
+
+/** Published versions, newest first, without their documents. */
+export async function modelVersions(db: Knex, id: string): Promise<readonly VersionLine[]> {
+  return (await db('models')
+    .where({ id })
+    .orderBy('version', 'desc')
+    .select('version', 'note', 'published_by', 'published_at')) as VersionLine[];
 }
 
 export async function newestVersion(db: Knex, id: string): Promise<number | undefined> {

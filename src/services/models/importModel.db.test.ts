@@ -9,8 +9,8 @@ beforeAll(async () => {
 });
 afterAll(() => scratch.drop());
 
-const now = new Date('2026-11-25T08:00:00Z');
-const take = (document: object) => importModel(scratch.db, JSON.stringify(document), now);
+const published = { at: new Date('2026-11-25T08:00:00Z'), note: '', by: 'Test' };
+const take = (document: object) => importModel(scratch.db, JSON.stringify(document), published);
 
 describe('importing a model', () => {
   test('a published version is never changed; a higher one becomes the newest, the old one stays', async () => {
@@ -36,7 +36,7 @@ describe('importing a model', () => {
       refusal: { reason: 'model-invalid', facts: { place: 'operations[2] (tape-glass).face' } },
     });
     expect(await readModel(scratch.db, 'broken')).toBeUndefined();
-    expect(await importModel(scratch.db, 'no json', now)).toMatchObject({
+    expect(await importModel(scratch.db, 'no json', published)).toMatchObject({
       refusal: { reason: 'model-invalid', facts: { place: 'document' } },
     });
   });

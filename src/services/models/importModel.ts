@@ -2,7 +2,8 @@ import type { Knex } from 'knex';
 import type { Model } from '@/core/procedure/model';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { isDuplicate } from '@/data/errors';
-import { insertModel, newestVersion } from '@/data/models/modelRepository';
+import { insertModel, newestVersion, type Publication } from '@/data/models/modelRepository';
+import { transaction } from '@/data/transaction';
 import { isPublishable, readModelDocument } from '@/files/readModelDocument';
 
 /**
@@ -10,7 +11,7 @@ import { isPublishable, readModelDocument } from '@/files/readModelDocument';
  *
  * @refuses 'model-invalid' with the first fault and how many there are; 'code-taken' for a version not above the newest
  */
-export async function importModel(db: Knex, text: string, now: Date): Promise<Outcome<Model>> {
+export async function importModel(db: Knex, text: string, publication: Publication): Promise<Outcome<Model>> {
   const read = readModelDocument(text);
   const { model, problems } = read;
   if (!model || !isPublishable(read)) {
@@ -26,10 +27,12 @@ export async function importModel(db: Knex, text: string, now: Date): Promise<Ou
   const taken = refuse('code-taken', { code: `${model.maker} ${model.name}, version ${model.version}` });
   if (newest !== undefined && model.version <= newest) return taken;
   try {
-    await insertModel(db, model, now);
+    return await transaction(db, async (trx) => {
+      await insertModel(trx, model, publication);
+      return accept(model);
+    });
   } catch (error) {
     if (isDuplicate(error)) return taken;
     throw error;
   }
-  return accept(model);
 }

@@ -52,6 +52,10 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
     `No column for ${columns} was found among: ${found}. Name the columns in the first line and try again.`,
   'model-invalid': ({ count, place, says, mend }) =>
     `The model was not taken: at ${place}. ${says} ${mend}${Number(count) > 1 ? ` ${Number(count) - 1} more faults.` : ''}`,
+  'draft-stale': ({ by: name }) =>
+    `${name || 'Somebody'} saved this draft in the meantime. Yours is kept in this browser: keep it as a draft of its own, or take theirs.`,
+  'log-empty': () =>
+    'Nothing is logged yet, so there is nothing to make a draft of. Log the first step, then try again.',
   'database-away': () =>
     'The database does not answer. What you entered is kept in this browser and is sent when it is back.',
   'server-away': () =>

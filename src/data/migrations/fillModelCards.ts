@@ -1,0 +1,20 @@
+import type { Knex } from 'knex';
+import { cardOf } from '@/core/library/modelCard';
+import type { Model } from '@/core/procedure/model';
+
+/** Cards for the models that were there before cards were. */
+export async function fillModelCards(db: Knex): Promise<void> {
+  const rows = (await db('models').select('document').orderBy('version')) as { document: Model }[];
+  const newest = new Map(rows.map(({ document }) => [document.id, document]));
+  const cards = [...newest.values()].map(cardOf);
+  if (cards.length === 0) return;
+  await db('model_cards').insert(
+    cards.map((card) => ({
+      id: card.id,
+      version: card.version,
+      name: `${card.maker} ${card.name}`,
+      kind: card.kind,
+      card: JSON.stringify(card),
+    })),
+  );
+}

@@ -1,0 +1,29 @@
+import Ajv from 'ajv/dist/2020';
+import schema from '../../docs/formats/model.schema.json';
+import type { Model } from '@/core/procedure/model';
+
+/** What a draft may still lack: texts may be empty, lists too, figures may be out of range. Shapes must be right. */
+const forgiven = new Set(['minLength', 'minItems', 'pattern', 'minimum', 'maximum', 'anyOf']);
+
+const isForgiven = (key: string, value: unknown): boolean =>
+  forgiven.has(key) && (typeof value !== 'object' || key === 'anyOf');
+
+const relaxed = JSON.parse(JSON.stringify(schema), (_key, node: unknown) =>
+  typeof node === 'object' && node !== null && !Array.isArray(node)
+    ? Object.fromEntries(Object.entries(node).filter(([key, value]) => !isForgiven(key, value)))
+    : node,
+) as object;
+
+const validate = new Ajv({ strict: false }).compile<Model>({ ...relaxed, $id: 'plucky-parcel/draft@1' });
+
+/**
+ * Reads a draft: a document with the shape of a model, in which things may still be missing or wrong. What is missing is
+ * said by the checks; what has another shape could not even be drawn.
+ *
+ * @returns the draft, or the place and what is wrong with its shape
+ */
+export function readDraftDocument(document: unknown): { readonly model: Model } | { readonly says: string } {
+  if (validate(document)) return { model: document };
+  const [error] = validate.errors ?? [];
+  return { says: `${error?.instancePath || 'the document'} ${error?.message ?? 'is not right'}` };
+}

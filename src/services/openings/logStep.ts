@@ -1,0 +1,26 @@
+import type { Knex } from 'knex';
+import type { LogEntry } from '@/core/opening/openingLog';
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { isDuplicate } from '@/data/errors';
+import { deleteEntry, findOpening, insertEntry } from '@/data/openings/openingRepository';
+
+export type StepChange =
+  | { readonly does: 'log'; readonly log: number; readonly place: number; readonly entry: LogEntry }
+  | { readonly does: 'take-back'; readonly entryId: string };
+
+/**
+ * Logs a step of a first opening as it happens, or takes one back.
+ *
+ * @refuses 'not-found'; 'stale' when another bench logged at this place
+ */
+export async function logStep(db: Knex, openingId: string, change: StepChange, at: Date): Promise<Outcome<null>> {
+  if (!(await findOpening(db, openingId))) return refuse('not-found');
+  try {
+    if (change.does === 'log') await insertEntry(db, openingId, change.log, change.place, change.entry, at);
+    else await deleteEntry(db, openingId, change.entryId);
+  } catch (error) {
+    if (isDuplicate(error)) return refuse('stale', { tag: 'This log' });
+    throw error;
+  }
+  return accept(null);
+}
