@@ -16,7 +16,8 @@ export class DemoBench {
   constructor(
     private readonly db: Knex,
     private readonly people: readonly Person[],
-    readonly models: readonly Model[],
+    /** Newest versions first. */
+    public models: readonly Model[],
     readonly chance: Chance,
     readonly clock: Workday,
   ) {}
@@ -54,7 +55,7 @@ export class DemoBench {
   }
 
   modelOf(unit: Unit): Model {
-    return this.models.find(({ id }) => id === unit.modelId) as Model;
+    return this.models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion) as Model;
   }
 
   partsAt(place: Part['place']): Part[] {

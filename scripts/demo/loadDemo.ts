@@ -13,10 +13,14 @@ import { Chance } from './chance';
 import { DemoBench } from './demoBench';
 import { demoPeople } from './people';
 import { playAutumnLot } from './autumnLot';
+import { publishLearned } from './publishLearned';
 import { playSummerLot } from './summerLot';
 import { Workday } from './workday';
 
 const day = 24 * 3600 * 1000;
+
+/** What came in the two parcels. */
+const lotModels = ['oddkin-lantern-5', 'brinewell-reed-2', 'marrowby-slate-quay'];
 
 /**
  * Loads the workshop Gullwharf Renewal: an earlier parcel that has gone through, and one of 24 units with something at
@@ -31,13 +35,15 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
     people.push({ id, name: person.name, role: person.role, bench: people.length % 2 === 0 ? 'bench-1' : 'bench-2' });
   }
   const workers = people.filter(({ role }) => role !== 'viewer');
-  const models: readonly Model[] = await newestModels(db);
+  const shipped = await newestModels(db);
+  const models = lotModels.map((id) => shipped.find((model) => model.id === id) as Model);
   const bins = ((await db('bins').orderBy('walk')) as BinRow[]).map(({ code }) => code);
   const clock = new Workday(new Date(now.getTime() - 26 * day), new Date(now.getTime() - 4 * 60_000));
   const bench = new DemoBench(db, workers, models, new Chance(20261125), clock);
   clock.jumpTo(new Date(now.getTime() - 26 * day));
 
   await playSummerLot(bench, bins);
+  bench.models = [await publishLearned(db, models, new Date(now.getTime() - 5 * day)), ...models];
   clock.jumpTo(new Date(now.getTime() - 4 * day));
   const manifest = await previewManifest(db, readFileSync(join(projectRoot, 'data', 'demo', 'manifest.csv')));
   if (!manifest.ok) throw new Error('demo: the manifest cannot be read');

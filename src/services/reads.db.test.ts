@@ -11,7 +11,7 @@ import { previewManifest } from './dock/previewManifest';
 import { readGrade } from './grade/readGrade';
 import { readLabel } from './labels/readLabel';
 import { readMatch } from './match/readMatch';
-import { readModels } from './models/readModels';
+import { findModels } from './models/findModels';
 import { readSignIn } from './people/readSignIn';
 import { readProve } from './prove/readProve';
 import { openShipment } from './send/openShipment';
@@ -193,7 +193,9 @@ describe('what the screens read', () => {
   });
 
   test('the library and the sign-in list', async () => {
-    expect((await readModels(scratch.db)).map(({ name }) => name)).toEqual(['Lantern 5', 'Reed 2', 'Slate Quay']);
+    const library = await findModels(scratch.db, { text: 'quay' });
+    expect(library.cards.map(({ name }) => name)).toEqual(['Slate Quay', 'Twofold Quay']);
+    expect([library.found, library.total]).toEqual([2, 12]);
     const { people, benches } = await readSignIn(scratch.db);
     expect([people.length, benches.length]).toEqual([7, 4]);
     expect(JSON.stringify(people)).not.toContain('argon2');

@@ -40,15 +40,35 @@ export interface Unread {
 /** An operation as a line. Writing the line back changes nothing. */
 export function lineOf(model: Model, operation: Operation): OperationLine {
   const { title, tool, opens, frees, after, minutes } = operation;
+  const numberOf = (id: string) => {
+    const at = model.operations.findIndex((other) => other.id === id);
+    return at === -1 ? id : String(at + 1);
+  };
   return {
     title,
     face: operation.face,
     tool,
-    opens: opens.join(', '),
+    opens: withRanges(opens).join(', '),
     frees: frees.map((id) => model.parts.find((part) => part.id === id)?.name ?? id).join(', '),
-    after: after.length === 0 ? '-' : after.map(({ any }) => any.join('|')).join(', '),
+    after: after.length === 0 ? '-' : after.map(({ any }) => any.map(numberOf).join('|')).join(', '),
     minutes: `${minutes.low} ${minutes.likely} ${minutes.high}`,
   };
+}
+
+/** `s1, s2, s3` → `s1-s3`. */
+function withRanges(ids: readonly string[]): readonly string[] {
+  const runs: { readonly letters: string; readonly first: number; last: number; ids: string[] }[] = [];
+  for (const id of ids) {
+    const [, letters = '', digits = ''] = /^([a-z-]*?)([1-9]\d*)$/.exec(id) ?? [];
+    const run = runs.at(-1);
+    if (run && letters !== '' && run.letters === letters && run.last + 1 === Number(digits)) {
+      run.last = Number(digits);
+      run.ids.push(id);
+    } else runs.push({ letters, first: Number(digits), last: Number(digits), ids: [id] });
+  }
+  return runs.flatMap((run) =>
+    run.ids.length > 2 ? [`${run.letters}${run.first}-${run.letters}${run.last}`] : run.ids,
+  );
 }
 
 /**

@@ -33,7 +33,7 @@ export function guessSlot(category: PartCategory): SlotKind | undefined {
 }
 
 const toolWords: readonly (readonly [ToolKind, RegExp])[] = [
-  ['hand', /\bhands?\b/],
+  ['hand', /\bhands?\b/i],
   ['driver', /driver|\bPH0|\bT\d|\bbit\b/i],
   ['heat', /plate|air|dryer|iron/i],
   ['solvent', /dropper|pipette|solvent/i],
@@ -50,6 +50,7 @@ export function idFrom(name: string, taken: ReadonlySet<string>): string {
   const plain = name
     .toLowerCase()
     .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
     .slice(0, 40);

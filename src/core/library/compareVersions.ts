@@ -72,6 +72,9 @@ function fieldChanges(before: unknown, after: unknown, field = ''): readonly Fie
     const words = [added.length > 0 && `also ${added.join(', ')}`, gone.length > 0 && `no longer ${gone.join(', ')}`];
     return [{ field, says: `${name}: ${words.filter(Boolean).join('; ') || 'in another order'}` }];
   }
+  if (Array.isArray(before) && Array.isArray(after)) return [{ field, says: `${name}: ${listWords(before, after)}` }];
+  if (isFigures(before) && isFigures(after))
+    return [{ field, says: `${name}: ${figures(before)} → ${figures(after)}` }];
   if (isPlain(before) && isPlain(after)) {
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
     return keys.flatMap((key) => fieldChanges(before[key], after[key], field === '' ? key : `${field}.${key}`));
@@ -83,6 +86,25 @@ const isPlain = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const isWordList = (value: unknown): value is string[] =>
   Array.isArray(value) && value.every((entry) => typeof entry === 'string');
+
+/** Low, likely and high, or a price by grade: figures that are read together. */
+const isFigures = (value: unknown): value is Record<string, number> =>
+  isPlain(value) && Object.values(value).every((entry) => typeof entry === 'number');
+const figures = (value: Readonly<Record<string, number>>): string => Object.values(value).join(', ');
+
+/** Entries without ids are told by their first words. */
+function listWords(before: readonly unknown[], after: readonly unknown[]): string {
+  const [old, now] = [before.map((entry) => JSON.stringify(entry)), after.map((entry) => JSON.stringify(entry))];
+  const added = after.filter((_, at) => !old.includes(now[at] ?? '')).map(firstWords);
+  const gone = before.filter((_, at) => !now.includes(old[at] ?? '')).map(firstWords);
+  const words = [added.length > 0 && `also ${added.join(', ')}`, gone.length > 0 && `no longer ${gone.join(', ')}`];
+  return words.filter(Boolean).join('; ') || 'in another order';
+}
+
+const firstWords = (entry: unknown): string => {
+  const text = isPlain(entry) ? Object.values(entry).find((value) => typeof value === 'string') : undefined;
+  return text === undefined ? say(entry) : `“${String(text)}”`;
+};
 
 /** `minutes.likely` → “minutes, likely”; `lengthMm` → “length mm”. */
 const fieldWords = (field: string): string =>

@@ -57,7 +57,7 @@ async function tagged(): Promise<string> {
 }
 const identity = (serial: string) => ({
   modelId: phone.id,
-  modelVersion: 1,
+  modelVersion: phone.version,
   revision: 'a',
   configuration: 'standard',
   variant: 'grey-64',

@@ -1,5 +1,6 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import type { Mark } from '@/core/bench/entities';
 import type { Face } from '@/core/procedure/faces';
 import type { Joint } from '@/core/procedure/joints';
@@ -12,12 +13,23 @@ const Svg = chakra('svg', { base: { display: 'block', overflow: 'visible', maxW:
 const Shape = chakra('rect', {
   base: { fill: 'sheet', stroke: 'ink', vectorEffect: 'non-scaling-stroke', strokeWidth: '2.5px' },
 });
+const Edge = chakra('polygon', {
+  base: {
+    fill: 'sheet',
+    stroke: 'ink',
+    vectorEffect: 'non-scaling-stroke',
+    strokeWidth: '2.5px',
+    strokeLinejoin: 'round',
+  },
+});
+const Drop = chakra('path', { base: { fill: 'waitingSoft', stroke: 'waiting', vectorEffect: 'non-scaling-stroke' } });
 const Inner = chakra('rect', {
   base: { fill: 'transparent', stroke: 'inkMuted', vectorEffect: 'non-scaling-stroke', strokeWidth: '1.2px' },
   variants: {
     state: {
       here: {},
       out: { fill: 'sunk', strokeDasharray: '4 4' },
+      shielded: { fill: 'soundSoft', stroke: 'sound', strokeDasharray: '2 3' },
       wanted: { stroke: 'action', strokeWidth: '2.2px', fill: 'actionSoft' },
     },
   },
@@ -49,7 +61,8 @@ const Dot = chakra('circle', {
   variants: {
     state: {
       now: { fill: 'action', stroke: 'action' },
-      later: { fill: 'none', stroke: 'inkMuted', strokeWidth: '1px' },
+      later: { fill: 'inkMuted', stroke: 'none' },
+      open: { fill: 'sheet', stroke: 'inkMuted', strokeWidth: '1px' },
       mark: { fill: 'danger', stroke: 'sheet' },
     },
   },
@@ -70,6 +83,10 @@ export interface FaceDrawingProps {
   /** Shows the keypad of nine fields for placing a mark. */
   readonly showsFields?: boolean;
   readonly onField?: (field: number) => void;
+  /** Joints that are open already: drawn as empty places. */
+  readonly openJoints?: ReadonlySet<string>;
+  /** Drawn over everything, in the face's millimetres; `px` turns screen pixels into them. */
+  readonly overlay?: (px: (pixels: number) => number) => ReactNode;
   readonly maxWidth: number;
   readonly maxHeight: number;
 }
@@ -85,6 +102,8 @@ export function FaceDrawing({
   marks = [],
   showsFields = false,
   onField,
+  openJoints,
+  overlay,
   maxWidth,
   maxHeight,
 }: FaceDrawingProps) {
@@ -105,8 +124,22 @@ export function FaceDrawing({
         aria-label={describe(model, face, own, marks)}
       >
         <Hatch size={px(9)} />
-        <Shape x={0} y={0} width={face.widthMm} height={face.heightMm} rx={face.cornerMm} />
-        {face.outlines.map(({ label, part, xMm, yMm, widthMm, heightMm }) => {
+        {face.edge ? (
+          <Edge points={face.edge.map(({ xMm, yMm }) => `${xMm},${yMm}`).join(' ')} />
+        ) : (
+          <Shape x={0} y={0} width={face.widthMm} height={face.heightMm} rx={face.cornerMm} />
+        )}
+        {face.protectedZones?.map((zone) => (
+          <Inner
+            key={zone.label}
+            state="shielded"
+            x={zone.xMm}
+            y={zone.yMm}
+            width={zone.widthMm}
+            height={zone.heightMm}
+          />
+        ))}
+        {face.outlines.map(({ label, part, isRound, xMm, yMm, widthMm, heightMm }) => {
           const state =
             part !== undefined && outParts.includes(part)
               ? 'out'
@@ -115,7 +148,14 @@ export function FaceDrawing({
                 : 'here';
           return (
             <g key={label}>
-              <Inner state={state} x={xMm} y={yMm} width={widthMm} height={heightMm} rx={px(4)} />
+              <Inner
+                state={state}
+                x={xMm}
+                y={yMm}
+                width={widthMm}
+                height={heightMm}
+                rx={isRound ? widthMm / 2 : px(4)}
+              />
               {label.length * letterPx < widthMm * scale && heightMm * scale > 18 && (
                 <Words x={xMm + widthMm / 2} y={yMm + heightMm / 2} fontSize={px(14)} tone="muted">
                   {state === 'out' && (label.length + 5) * letterPx < widthMm * scale ? `${label}: out` : label}
@@ -130,11 +170,26 @@ export function FaceDrawing({
           </g>
         ))}
         {others.map((joint) => (
-          <Dot key={joint.id} state="later" cx={joint.xMm} cy={joint.yMm} r={px(joint.kind === 'screw' ? 3.5 : 2.5)} />
+          <Dot
+            key={joint.id}
+            state={openJoints?.has(joint.id) ? 'open' : 'later'}
+            cx={joint.xMm}
+            cy={joint.yMm}
+            r={px(joint.kind === 'screw' ? 3.5 : 2.5)}
+          />
+        ))}
+        {face.indicators?.map(({ label, xMm, yMm }) => (
+          <Drop
+            key={label}
+            d={`M${xMm} ${yMm - px(8)} L${xMm + px(6)} ${yMm + px(3)} A${px(6)} ${px(6)} 0 1 1 ${xMm - px(6)} ${yMm + px(3)} Z`}
+          />
         ))}
         {operation?.seam?.map((segment, index) => (
           <g key={index}>
-            <Line tone="action" d={`M${segment.xMm} ${segment.yMm} L${segment.toXMm} ${segment.toYMm}`} />
+            <Line
+              tone={segment.isForbidden ? 'danger' : 'action'}
+              d={`M${segment.xMm} ${segment.yMm} L${segment.toXMm} ${segment.toYMm}`}
+            />
             <ArrowHead from={[segment.xMm, segment.yMm]} to={[segment.toXMm, segment.toYMm]} size={px(12)} />
           </g>
         ))}
@@ -161,6 +216,7 @@ export function FaceDrawing({
             <Line tone="action" d={holdArc(operation.hold.xMm, operation.hold.yMm, px(16))} />
           </g>
         )}
+        {operation?.tip && <Cross {...operation.tip} size={px(7)} />}
         {showsFields && <Fields face={face} px={px} onField={onField} />}
         {marks
           .filter((mark) => mark.face === face.id)
@@ -186,9 +242,15 @@ export function FaceDrawing({
               </g>
             );
           })}
+        {overlay?.(px)}
       </Svg>
     </Box>
   );
+}
+
+/** Where the tip of a prying tool is set. */
+function Cross({ xMm, yMm, size }: { readonly xMm: number; readonly yMm: number; readonly size: number }) {
+  return <Line tone="action" d={`M${xMm - size} ${yMm} H${xMm + size} M${xMm} ${yMm - size} V${yMm + size}`} />;
 }
 
 function Hatch({ size }: { readonly size: number }) {

@@ -1,104 +1,285 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { featureNames } from '@/core/procedure/features';
+import type { ModelCard } from '@/core/library/modelCard';
+import { deviceKinds } from '@/core/procedure/vocabulary';
 import type { Refusal } from '@/core/shared/outcome';
+import type { Unfinished } from '@/services/drafts/readDrafts';
+import type { LibraryView } from '@/services/models/findModels';
+import type { ModelPreview } from '@/services/models/previewModel';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
-import { RowLink } from '@/ui/base/Row';
-import { KeyButton } from '@/ui/keys/KeyButton';
+import { Input, Select } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
+import { Nothing } from '@/ui/base/Nothing';
+import { ListRow } from '@/ui/base/ListRow';
+import { RowLink } from '@/ui/base/Row';
+import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
+import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
-import { startCount } from '@/ui/words/amounts';
+import { sayCount, sayMinutes, startCount } from '@/ui/words/amounts';
 import { sayRefusal } from '@/ui/words/sentences';
+import { ImportDialog } from './ImportDialog';
+import { NewModelDialog } from './NewModelDialog';
+import { send } from './requests';
 
-export interface ModelSummary {
-  readonly id: string;
-  readonly version: number;
-  readonly maker: string;
-  readonly name: string;
-  readonly kind: string;
-  readonly letters: string;
-  readonly parts: number;
-  readonly operations: number;
-  readonly screws: number;
+interface ModelsProps {
+  readonly library: LibraryView;
+  readonly unfinished: Unfinished;
+  readonly mayWrite: boolean;
+  readonly mayLog: boolean;
 }
 
-/** How does it come apart? The library, and the way in for a new document. */
-export function ModelsScreen({
-  models,
-  mayImport,
-}: {
-  readonly models: readonly ModelSummary[];
-  readonly mayImport: boolean;
-}) {
+const noFilter = { text: '', kind: '', maker: '', feature: '' };
+
+/** How does it come apart? The library, found by any name, and the ways in for a new model. */
+export function ModelsScreen({ library: first, unfinished, mayWrite, mayLog }: ModelsProps) {
   const router = useRouter();
+  const [query, setQuery] = useState(noFilter);
+  const library = useLibrary(first, query);
+  const search = useRef<HTMLInputElement>(null);
+  const { chosen, choose } = useChosen(library.cards.map(({ id }) => id));
+  const [compared, setCompared] = useState<string | null>(null);
+  const [begins, setBegins] = useState<'draft' | 'opening' | null>(null);
+  useKey('Enter', 'Open the model', () => router.push(`/models/${chosen}`), chosen !== undefined);
+  useKey('f', 'Find a model', () => search.current?.focus());
+  const compare = () => {
+    if (chosen === undefined) return;
+    if (compared === null || compared === chosen) return setCompared(compared === chosen ? null : chosen);
+    router.push(`/models/${compared}/compare/${chosen}`);
+  };
+  const nameOf = (id: string | null) => library.cards.find((card) => card.id === id)?.name;
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px' }}
+      gridTemplateRows={{ lg: 'minmax(0, 1fr)' }}
+      h={{ lg: 'calc(100vh - 84px)' }}
+    >
+      <Box p="24px 28px" minW="0" overflowY="auto">
+        <Headline lead={leadOf(library, query.text !== '')}>
+          {startCount(library.total, 'model')} in the library
+        </Headline>
+        <Filters query={query} makers={library.makers} search={search} onChange={setQuery} />
+        {library.cards.length === 0 && (
+          <Nothing>
+            Nothing here is called so. Fewer letters find more; an unknown device is logged at a first opening.
+          </Nothing>
+        )}
+        <Box as="ul" mt="10px" aria-label="Models">
+          {library.cards.map((card) => (
+            <li key={card.id}>
+              <ListRow
+                isChosen={card.id === chosen}
+                state={card.id === chosen ? 'chosen' : 'plain'}
+                minH="58px"
+                aria-pressed={card.id === chosen}
+                onClick={() => (card.id === chosen ? router.push(`/models/${card.id}`) : choose(card.id))}
+              >
+                <CardLine card={card} />
+              </ListRow>
+            </li>
+          ))}
+        </Box>
+      </Box>
+      <SidePanel>
+        <Unfinishings unfinished={unfinished} mayWrite={mayWrite} />
+        <Box mt="auto" pt="20px" display="grid" gap="10px">
+          <KeyButton
+            keyName="c"
+            label={compared === null ? 'Compare it with another' : `Compare with the ${nameOf(compared) ?? 'first'}`}
+            isEnabled={chosen !== undefined}
+            look={compared === null ? 'quiet' : 'outline'}
+            onPress={compare}
+          />
+          {mayWrite && <ImportButton />}
+          {mayWrite && <KeyButton keyName="n" label="Write a new model" onPress={() => setBegins('draft')} />}
+          {mayLog && (
+            <KeyButton
+              keyName="o"
+              label="First opening"
+              look="action"
+              size="wide"
+              onPress={() => setBegins('opening')}
+            />
+          )}
+        </Box>
+      </SidePanel>
+      {begins && <NewModelDialog begins={begins} onClose={() => setBegins(null)} />}
+    </Box>
+  );
+}
+
+/** The answer to what is typed, a moment after the last key; until then the one before. */
+function useLibrary(first: LibraryView, query: typeof noFilter): LibraryView {
+  const [answer, setAnswer] = useState<{ readonly query: typeof noFilter; readonly view: LibraryView } | null>(null);
+  const isUnasked = Object.values(query).every((value) => value === '');
+  useEffect(() => {
+    if (isUnasked) return undefined;
+    const stop = new AbortController();
+    const timer = setTimeout(() => {
+      const asked = new URLSearchParams(query);
+      fetch(`/api/models/find?${asked}`, { signal: stop.signal })
+        .then((response) => (response.ok ? (response.json() as Promise<LibraryView>) : null))
+        .then((view) => view && setAnswer({ query, view }))
+        .catch(() => undefined);
+    }, 80);
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [query, isUnasked]);
+  return isUnasked || answer === null ? first : answer.view;
+}
+
+function leadOf({ found, cards }: LibraryView, isAsked: boolean): string {
+  if (isAsked)
+    return `${sayCount(found, 'model answers', 'models answer')}${found > cards.length ? `, the best ${cards.length} shown` : ''}.`;
+  return 'Each is a document that is checked, planned from and drawn. Units keep the version they were planned with.';
+}
+
+function Filters({
+  query,
+  makers,
+  search,
+  onChange,
+}: {
+  readonly query: typeof noFilter;
+  readonly makers: readonly string[];
+  readonly search: React.RefObject<HTMLInputElement | null>;
+  readonly onChange: (query: typeof noFilter) => void;
+}) {
+  const choices = [
+    ['kind', 'any kind', deviceKinds],
+    ['maker', 'any maker', makers],
+    ['feature', 'any feature', featureNames],
+  ] as const;
+  return (
+    <Box display="grid" gridTemplateColumns="minmax(180px, 1fr) 130px 140px 200px" gap="10px">
+      <Box position="relative">
+        <Input
+          ref={search}
+          aria-label="Find by any name, part or feature"
+          placeholder="Any name, part or feature"
+          value={query.text}
+          onChange={(event) => onChange({ ...query, text: event.currentTarget.value })}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
+          }}
+        />
+        <Box position="absolute" right="10px" top="9px">
+          <KeyCap name="f" />
+        </Box>
+      </Box>
+      {choices.map(([field, none, words]) => (
+        <Select
+          key={field}
+          aria-label={`Only this ${field}`}
+          value={query[field]}
+          onChange={(event) => onChange({ ...query, [field]: event.currentTarget.value })}
+        >
+          <option value="">{none}</option>
+          {words.map((word) => (
+            <option key={word}>{word}</option>
+          ))}
+        </Select>
+      ))}
+    </Box>
+  );
+}
+
+function CardLine({ card }: { readonly card: ModelCard }) {
+  return (
+    <>
+      <KeyCap name={card.letters} />
+      <Box flex="1" minW="0">
+        <Box textStyle="list" fontWeight="600">
+          {card.maker} {card.name}
+        </Box>
+        <Box textStyle="note" color="inkMuted" truncate>
+          {card.kind}, version {card.version} · {card.features.slice(0, 4).join(', ')}
+        </Box>
+      </Box>
+      <Box color="inkMuted" textAlign="end" whiteSpace="nowrap">
+        {card.operations} operations, {sayMinutes(card.minutes)}
+        <Box textStyle="note">
+          {card.parts} parts · {card.screws} screws
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+function Unfinishings({ unfinished, mayWrite }: { readonly unfinished: Unfinished; readonly mayWrite: boolean }) {
+  const { drafts, openings } = unfinished;
+  return (
+    <Section title="Being written" note={String(drafts.length + openings.length)}>
+      {drafts.length + openings.length === 0 && (
+        <Box pt="8px" color="inkMuted">
+          No draft is open. A model’s page begins one with E.
+        </Box>
+      )}
+      <Box as="ul" maxH="300px" overflowY="auto">
+        {openings.map(({ id, name, startedBy }) => (
+          <li key={id}>
+            <RowLink href={`/models/opening/${id}`} prefetch={false} press="yes">
+              <Box>
+                {name}
+                <Box textStyle="note" color="inkMuted">
+                  first opening, {startedBy}
+                </Box>
+              </Box>
+            </RowLink>
+          </li>
+        ))}
+        {mayWrite &&
+          drafts.map(({ id, name, savedBy }) => (
+            <li key={id}>
+              <RowLink href={`/models/drafts/${id}`} prefetch={false} press="yes">
+                <Box>
+                  {name}
+                  <Box textStyle="note" color="inkMuted">
+                    draft, saved by {savedBy}
+                  </Box>
+                </Box>
+              </RowLink>
+            </li>
+          ))}
+      </Box>
+    </Section>
+  );
+}
+
+function ImportButton() {
   const file = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const { chosen } = useChosen(models.map(({ id }) => id));
-  useKey('Enter', 'Open the model', () => router.push(`/models/${chosen}`), chosen !== undefined);
-  const send = async (picked: File | undefined) => {
+  const [shown, setShown] = useState<{ readonly text: string; readonly preview: ModelPreview } | null>(null);
+  const look = async (picked: File | undefined) => {
     if (!picked) return;
     setRefusal(null);
-    const response = await fetch('/api/models/import', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: await picked.text(),
-    }).catch(() => undefined);
-    if (!response) return setRefusal({ reason: 'server-away', facts: {} });
-    const answer = (await response.json()) as { refusal?: Refusal };
-    if (answer.refusal) setRefusal(answer.refusal);
-    else router.refresh();
+    const text = await picked.text();
+    const outcome = await send<ModelPreview>('POST', '/api/models/preview', text);
+    if (outcome.ok) setShown({ text, preview: outcome.value });
+    else setRefusal(outcome.refusal);
     if (file.current) file.current.value = '';
   };
   return (
-    <Box p="28px" maxW="1040px">
-      <Headline
-        lead="Each is a document that can be checked, planned from and drawn. Units keep the version they were planned with."
-        aside={
-          mayImport && (
-            <KeyButton keyName="i" label="Import a model" look="action" onPress={() => file.current?.click()} />
-          )
-        }
-      >
-        {startCount(models.length, 'model')} in the library
-      </Headline>
+    <>
+      <KeyButton keyName="i" label="Import a model" onPress={() => file.current?.click()} />
       <input
         ref={file}
         type="file"
         accept="application/json,.json"
         hidden
         aria-label="Model document"
-        onChange={(event) => void send(event.currentTarget.files?.[0])}
+        onChange={(event) => void look(event.currentTarget.files?.[0])}
       />
-      {refusal && <Caution what="Not taken.">{sayRefusal(refusal)}</Caution>}
-      <Box as="ul" mt="12px">
-        {models.map((model) => (
-          <li key={model.id}>
-            <RowLink
-              prefetch={false}
-              href={`/models/${model.id}`}
-              press="yes"
-              state={model.id === chosen ? 'chosen' : 'plain'}
-              minH="60px"
-            >
-              <KeyCap name={model.letters} />
-              <Box flex="1">
-                <Box textStyle="list" fontWeight="600">
-                  {model.maker} {model.name}
-                </Box>
-                <Box textStyle="note" color="inkMuted">
-                  {model.kind}, version {model.version}
-                </Box>
-              </Box>
-              <Box color="inkMuted">
-                {model.parts} parts · {model.operations} operations · {model.screws} screws
-              </Box>
-            </RowLink>
-          </li>
-        ))}
-      </Box>
-    </Box>
+      {refusal && <Caution what="Not read.">{sayRefusal(refusal)}</Caution>}
+      {shown && <ImportDialog {...shown} onClose={() => setShown(null)} />}
+    </>
   );
 }

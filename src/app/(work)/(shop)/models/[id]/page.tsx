@@ -1,15 +1,16 @@
 import { notFound } from 'next/navigation';
 import { guardPage } from '@/app/access';
+import { isAtLeastRole } from '@/core/people/roles';
 import { database } from '@/data/connection';
-import { readModel } from '@/services/models/readModel';
+import { readModelPage } from '@/services/models/readModelPage';
 import { ModelScreen } from '@/ui/models/ModelScreen';
 
 export const metadata = { title: 'Model · Plucky Parcel' };
 
 export default async function ModelPage({ params }: { readonly params: Promise<{ id: string }> }) {
-  await guardPage();
+  const person = await guardPage();
   const { id } = await params;
-  const model = await readModel(database(), id);
-  if (!model) notFound();
-  return <ModelScreen model={model} />;
+  const view = await readModelPage(database(), id);
+  if (!view) notFound();
+  return <ModelScreen view={view} mayWrite={isAtLeastRole(person.role, 'lead')} />;
 }

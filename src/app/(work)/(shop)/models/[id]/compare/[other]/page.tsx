@@ -1,0 +1,15 @@
+import { notFound } from 'next/navigation';
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readComparison } from '@/services/models/readComparison';
+import { CompareScreen } from '@/ui/models/CompareScreen';
+
+export const metadata = { title: 'Two models · Plucky Parcel' };
+
+export default async function ComparePage({ params }: { readonly params: Promise<{ id: string; other: string }> }) {
+  await guardPage();
+  const { id, other } = await params;
+  const view = await readComparison(database(), id, other);
+  if (!view) notFound();
+  return <CompareScreen view={view} />;
+}

@@ -1,0 +1,15 @@
+import { notFound } from 'next/navigation';
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readDraft } from '@/services/drafts/readDraft';
+import { EditorScreen } from '@/ui/editor/EditorScreen';
+
+export const metadata = { title: 'Draft · Plucky Parcel' };
+
+export default async function DraftPage({ params }: { readonly params: Promise<{ id: string }> }) {
+  await guardPage('lead');
+  const { id } = await params;
+  const view = await readDraft(database(), id);
+  if (!view) notFound();
+  return <EditorScreen key={view.id} view={view} />;
+}

@@ -1,0 +1,16 @@
+import { notFound } from 'next/navigation';
+import { guardPage } from '@/app/access';
+import { isAtLeastRole } from '@/core/people/roles';
+import { database } from '@/data/connection';
+import { readOpening } from '@/services/openings/readOpening';
+import { OpeningScreen } from '@/ui/opening/OpeningScreen';
+
+export const metadata = { title: 'First opening · Plucky Parcel' };
+
+export default async function OpeningPage({ params }: { readonly params: Promise<{ id: string }> }) {
+  const person = await guardPage('technician');
+  const { id } = await params;
+  const view = await readOpening(database(), id);
+  if (!view) notFound();
+  return <OpeningScreen key={view.id} view={view} mayDraft={isAtLeastRole(person.role, 'lead')} />;
+}

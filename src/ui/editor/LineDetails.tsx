@@ -1,0 +1,120 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
+import { applyPatch, type Path } from '@/core/procedure/patch';
+import { arcReasons } from '@/core/procedure/vocabulary';
+import { Section } from '@/ui/base/Section';
+import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
+
+/** What a line has no column for: how it is done, what can happen, why it comes after others, and how it goes back. */
+export function LineDetails({
+  model,
+  at,
+  onChange,
+}: {
+  readonly model: Model;
+  readonly at: number;
+  readonly onChange: (model: Model) => void;
+}) {
+  const operation = model.operations[at] as Operation;
+  const { back } = operation;
+  const [caution] = operation.cautions;
+  const set = (path: Path, value: unknown) =>
+    onChange(applyPatch(model, [{ path: ['operations', at, ...path], value }]));
+  const orNone = (text: string) => (text.trim() === '' ? undefined : text.trim());
+  return (
+    <Section title="More of this line" mt="10px">
+      <Box pt="6px">
+        <FieldRow label="In one line">
+          <TextCell label="Detail" value={operation.detail} onTake={(text) => set(['detail'], text.trim())} />
+        </FieldRow>
+        <FieldRow label="Posture">
+          <TextCell label="Posture" value={operation.posture ?? ''} onTake={(text) => set(['posture'], orNone(text))} />
+        </FieldRow>
+        <FieldRow label="Can happen">
+          <TextCell
+            label="What can happen"
+            value={caution?.what ?? ''}
+            onTake={(text) =>
+              set(
+                ['cautions'],
+                orNone(text)
+                  ? [{ what: text.trim(), instead: caution?.instead ?? 'Go slowly.' }, ...operation.cautions.slice(1)]
+                  : operation.cautions.slice(1),
+              )
+            }
+          />
+        </FieldRow>
+        {caution && (
+          <FieldRow label="So instead">
+            <TextCell
+              label="What to do instead"
+              value={caution.instead}
+              onTake={(text) => set(['cautions', 0, 'instead'], text.trim() || 'Go slowly.')}
+            />
+          </FieldRow>
+        )}
+        {operation.after.map((arc, index) => (
+          <FieldRow key={arc.any.join()} label={index === 0 ? 'Because' : ''}>
+            <Box display="grid" gridTemplateColumns="96px minmax(0, 1fr)" gap="6px">
+              <ChoiceCell
+                label={`Reason ${index + 1}`}
+                value={arc.reason}
+                words={arcReasons}
+                onTake={(reason) => set(['after', index, 'reason'], reason)}
+              />
+              <TextCell
+                label={`Because ${index + 1}`}
+                value={arc.because}
+                onTake={(text) => set(['after', index, 'because'], text.trim() || arc.because)}
+              />
+            </Box>
+          </FieldRow>
+        ))}
+        {back && (
+          <>
+            <FieldRow label="Goes back">
+              <TextCell
+                label="Way back"
+                value={back.title}
+                onTake={(text) => set(['back', 'title'], text.trim() || back.title)}
+              />
+            </FieldRow>
+            <FieldRow label="Renews">
+              <TextCell
+                label="Consumables"
+                value={back.consumables.map(({ name, count }) => (count === 1 ? name : `${count} ${name}`)).join(', ')}
+                onTake={(text) => set(['back', 'consumables'], readConsumables(text, back.consumables))}
+              />
+            </FieldRow>
+            <FieldRow label="Seals">
+              <ChoiceCell
+                label="Seals"
+                value={back.seals ? 'yes' : 'no'}
+                words={['no', 'yes']}
+                onTake={(word) => set(['back', 'seals'], word === 'yes' ? true : undefined)}
+              />
+            </FieldRow>
+          </>
+        )}
+      </Box>
+    </Section>
+  );
+}
+
+/** “2 Cell tape, Seal” → two kinds of consumables; prices stay as they were. */
+function readConsumables(text: string, before: readonly { readonly name: string; readonly unitCents: number }[]) {
+  return text
+    .split(',')
+    .map((entry) => /^\s*(?:(\d{1,2})\s+)?(.+?)\s*$/.exec(entry))
+    .filter((match) => match !== null)
+    .map((match) => {
+      const name = match[2] as string;
+      return {
+        name,
+        count: Number(match[1] ?? 1),
+        unitCents: before.find((known) => known.name === name)?.unitCents ?? 0,
+      };
+    });
+}

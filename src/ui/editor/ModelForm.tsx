@@ -1,0 +1,123 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Model } from '@/core/procedure/model';
+import { applyPatch, type Path } from '@/core/procedure/patch';
+import { deviceKinds, deviceTests, type DeviceTest } from '@/core/procedure/vocabulary';
+import { saleGrades } from '@/core/shared/grades';
+import { Section } from '@/ui/base/Section';
+import { readCents, sayCents } from './cents';
+import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
+
+const lettersPattern = /^[a-z]{2,3}$/;
+
+/** What the whole model is: names, how it is switched off, faces with their size, prices, tests. */
+export function ModelForm({ model, onChange }: { readonly model: Model; readonly onChange: (model: Model) => void }) {
+  const set = (path: Path, value: unknown) => onChange(applyPatch(model, [{ path, value }]));
+  const isFilled = (text: string) => text.trim() !== '';
+  const list = (text: string) =>
+    text
+      .split(',')
+      .map((word) => word.trim())
+      .filter(Boolean);
+  const toggle = (test: DeviceTest) =>
+    set(
+      ['tests'],
+      deviceTests.filter((other) => (other === test) !== model.tests.includes(other)),
+    );
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: '1fr 1fr' }} gap="28px">
+      <Section title="Names">
+        <FieldRow label="Maker">
+          <TextCell label="Maker" value={model.maker} read={isFilled} onTake={(text) => set(['maker'], text.trim())} />
+        </FieldRow>
+        <FieldRow label="Name">
+          <TextCell label="Name" value={model.name} read={isFilled} onTake={(text) => set(['name'], text.trim())} />
+        </FieldRow>
+        <FieldRow label="Kind">
+          <ChoiceCell label="Kind" value={model.kind} words={deviceKinds} onTake={(kind) => set(['kind'], kind)} />
+        </FieldRow>
+        <FieldRow label="Letters">
+          <TextCell
+            label="Letters"
+            value={model.letters}
+            read={(text) => lettersPattern.test(text)}
+            onTake={(text) => set(['letters'], text)}
+          />
+        </FieldRow>
+        <FieldRow label="Other names">
+          <TextCell
+            label="Other names"
+            value={model.aliases.join(', ')}
+            onTake={(text) => set(['aliases'], list(text))}
+          />
+        </FieldRow>
+        <FieldRow label="Proof of off">
+          <TextCell
+            label="Proof of off"
+            value={model.proofOfOff}
+            read={isFilled}
+            onTake={(text) => set(['proofOfOff'], text.trim())}
+          />
+        </FieldRow>
+        <FieldRow label="Price A B C D">
+          <TextCell
+            label="Price by grade"
+            value={saleGrades.map((grade) => sayCents(model.priceCents[grade])).join(' ')}
+            read={(text) => readCents(text) !== null}
+            onTake={(text) => set(['priceCents'], readCents(text))}
+          />
+        </FieldRow>
+        <FieldRow label="Tests">
+          <Box display="flex" flexWrap="wrap" gap="2px 14px">
+            {deviceTests.map((test) => (
+              <Box as="label" key={test} display="inline-flex" gap="6px" alignItems="center" minH="28px">
+                <input type="checkbox" checked={model.tests.includes(test)} onChange={() => toggle(test)} />
+                {test}
+              </Box>
+            ))}
+          </Box>
+        </FieldRow>
+      </Section>
+      <Section title="Faces" note="width × height × corner, mm">
+        {model.faces.map((face, at) => (
+          <Box
+            key={face.id}
+            display="grid"
+            gridTemplateColumns="84px minmax(0, 1fr) 150px"
+            gap="8px"
+            alignItems="center"
+            py="2px"
+          >
+            <Box as="span" textStyle="note" color="inkMuted">
+              {face.id}
+            </Box>
+            <TextCell
+              label={`Name of face ${face.id}`}
+              value={face.name}
+              read={isFilled}
+              onTake={(text) => set(['faces', at, 'name'], text.trim())}
+            />
+            <TextCell
+              label={`Size of face ${face.id}`}
+              value={`${face.widthMm} ${face.heightMm} ${face.cornerMm}`}
+              read={(text) => readSize(text) !== null}
+              onTake={(text) =>
+                onChange(applyPatch(model, [{ path: ['faces', at], value: { ...face, ...readSize(text) } }]))
+              }
+            />
+          </Box>
+        ))}
+      </Section>
+    </Box>
+  );
+}
+
+function readSize(text: string) {
+  const numbers = text
+    .trim()
+    .split(/[\s×x]+/)
+    .map((word) => Number(word.replace(',', '.')));
+  const [widthMm, heightMm, cornerMm] = numbers;
+  if (numbers.length !== 3 || !numbers.every((number) => Number.isFinite(number) && number >= 0)) return null;
+  return widthMm && heightMm ? { widthMm, heightMm, cornerMm: cornerMm ?? 0 } : null;
+}

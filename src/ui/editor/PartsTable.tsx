@@ -1,0 +1,111 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Model } from '@/core/procedure/model';
+import { applyPatch } from '@/core/procedure/patch';
+import { partCategories, slotKinds } from '@/core/procedure/vocabulary';
+import { saleGrades } from '@/core/shared/grades';
+import { readCents, sayCents } from './cents';
+import { ChoiceCell, TextCell } from './FieldRow';
+
+const columns = 'minmax(110px, 1.2fr) minmax(90px, 1fr) 96px minmax(110px, 1.2fr) 104px 140px 58px';
+const heads = ['Part', 'Other names', 'Category', 'Fits (class)', 'Slot', 'Worth A B C D', 'Once'];
+
+/** The parts as they were named in the lines: what they are, what they fit, what they are worth. */
+export function PartsTable({ model, onChange }: { readonly model: Model; readonly onChange: (model: Model) => void }) {
+  const set = (at: number, field: string, value: unknown) =>
+    onChange(applyPatch(model, [{ path: ['parts', at, field], value }]));
+  return (
+    <Box role="table" aria-label="Parts">
+      <Box
+        role="row"
+        display="grid"
+        gridTemplateColumns={columns}
+        gap="6px"
+        textStyle="caption"
+        color="inkMuted"
+        pb="4px"
+      >
+        {heads.map((head) => (
+          <span role="columnheader" key={head}>
+            {head}
+          </span>
+        ))}
+      </Box>
+      {model.parts.map((part, at) => (
+        <Box role="row" key={part.id} display="grid" gridTemplateColumns={columns} gap="6px" py="2px">
+          <div role="cell">
+            <TextCell
+              label={`Name of ${part.id}`}
+              value={part.name}
+              read={(text) => text.trim() !== ''}
+              onTake={(text) => set(at, 'name', text.trim())}
+            />
+          </div>
+          <div role="cell">
+            <TextCell
+              label={`Other names of ${part.id}`}
+              value={part.aliases.join(', ')}
+              onTake={(text) =>
+                set(
+                  at,
+                  'aliases',
+                  text
+                    .split(',')
+                    .map((name) => name.trim())
+                    .filter(Boolean),
+                )
+              }
+            />
+          </div>
+          <div role="cell">
+            <ChoiceCell
+              label={`Category of ${part.id}`}
+              value={part.category}
+              words={partCategories}
+              onTake={(word) => set(at, 'category', word)}
+            />
+          </div>
+          <div role="cell">
+            <TextCell
+              label={`Class of ${part.id}`}
+              value={part.interchange}
+              read={(text) => /^[a-z0-9][a-z0-9-]{0,59}$/.test(text)}
+              onTake={(text) => set(at, 'interchange', text)}
+            />
+          </div>
+          <div role="cell">
+            <ChoiceCell
+              label={`Slot of ${part.id}`}
+              value={part.slot ?? ''}
+              words={['', ...slotKinds]}
+              onTake={(word) => set(at, 'slot', word === '' ? undefined : word)}
+            />
+          </div>
+          <div role="cell">
+            <TextCell
+              label={`Worth of ${part.id}`}
+              value={
+                part.valueCents ? saleGrades.map((grade) => sayCents(part.valueCents?.[grade] ?? 0)).join(' ') : ''
+              }
+              read={(text) => text.trim() === '' || readCents(text) !== null}
+              onTake={(text) => set(at, 'valueCents', readCents(text) ?? undefined)}
+            />
+          </div>
+          <div role="cell">
+            <ChoiceCell
+              label={`Single-use ${part.id}`}
+              value={part.singleUse ? 'yes' : 'no'}
+              words={['no', 'yes']}
+              onTake={(word) => set(at, 'singleUse', word === 'yes' ? true : undefined)}
+            />
+          </div>
+        </Box>
+      ))}
+      {model.parts.length === 0 && (
+        <Box color="inkMuted" py="12px">
+          Parts come from the lines: name one under “Frees”.
+        </Box>
+      )}
+    </Box>
+  );
+}

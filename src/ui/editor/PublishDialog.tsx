@@ -1,0 +1,49 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useState, type FormEvent } from 'react';
+import type { Refusal } from '@/core/shared/outcome';
+import { Button } from '@/ui/base/Button';
+import { Caution } from '@/ui/base/Caution';
+import { Dialog } from '@/ui/base/Dialog';
+import { Input } from '@/ui/base/Input';
+import { KeyCap } from '@/ui/base/KeyCap';
+import { sayRefusal } from '@/ui/words/sentences';
+
+/** A version needs a note of what is new; units that are under way keep the one they were planned with. */
+export function PublishDialog({
+  onPublish,
+  onClose,
+}: {
+  readonly onPublish: (note: string) => Promise<Refusal | null>;
+  readonly onClose: () => void;
+}) {
+  const [note, setNote] = useState('');
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    if (note.trim().length >= 3) setRefusal(await onPublish(note.trim()));
+  };
+  return (
+    <Dialog title="Publish this version" onClose={onClose}>
+      <form onSubmit={(event) => void submit(event)}>
+        <Box as="label" display="grid" gap="6px" fontWeight="600">
+          What is new in it?
+          <Input
+            value={note}
+            maxLength={200}
+            autoFocus
+            autoComplete="off"
+            onChange={(event) => setNote(event.currentTarget.value)}
+          />
+        </Box>
+        {refusal && <Caution what="Not published.">{sayRefusal(refusal)}</Caution>}
+        <Box mt="14px">
+          <Button type="submit" look="action" size="wide" disabled={note.trim().length < 3}>
+            <KeyCap name="Enter" />
+            Publish
+          </Button>
+        </Box>
+      </form>
+    </Dialog>
+  );
+}

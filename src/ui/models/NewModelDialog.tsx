@@ -1,0 +1,79 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useState, type FormEvent } from 'react';
+import { v4 as uuid } from 'uuid';
+import { deviceKinds, type DeviceKind } from '@/core/procedure/vocabulary';
+import type { Refusal } from '@/core/shared/outcome';
+import { Button } from '@/ui/base/Button';
+import { Caution } from '@/ui/base/Caution';
+import { Dialog } from '@/ui/base/Dialog';
+import { Input, Select } from '@/ui/base/Input';
+import { KeyCap } from '@/ui/base/KeyCap';
+import { sayRefusal } from '@/ui/words/sentences';
+import { send } from './requests';
+
+/** Who made it and what it is called: enough to begin a draft or the log of a first opening. */
+export function NewModelDialog({
+  begins,
+  onClose,
+}: {
+  readonly begins: 'draft' | 'opening';
+  readonly onClose: () => void;
+}) {
+  const router = useRouter();
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const submit = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const text = (name: string) => String(form.get(name) ?? '').trim();
+    const head = { maker: text('maker'), name: text('name'), kind: text('kind') as DeviceKind };
+    const id = uuid();
+    const outcome =
+      begins === 'draft'
+        ? await send('POST', '/api/drafts', { id, from: 'nothing', ...head })
+        : await send('POST', '/api/openings', { id, ...head, proofOfOff: text('proofOfOff') });
+    if (!outcome.ok) return setRefusal(outcome.refusal);
+    router.push(begins === 'draft' ? `/models/drafts/${id}` : `/models/opening/${id}`);
+  };
+  return (
+    <Dialog title={begins === 'draft' ? 'A new model' : 'A device nobody knows'} onClose={onClose}>
+      <form onSubmit={(event) => void submit(event)}>
+        <Box display="grid" gap="12px">
+          <Field label="Maker">
+            <Input name="maker" required maxLength={40} autoFocus autoComplete="off" />
+          </Field>
+          <Field label="Name">
+            <Input name="name" required maxLength={60} autoComplete="off" />
+          </Field>
+          <Field label="Kind">
+            <Select name="kind" defaultValue="phone">
+              {deviceKinds.map((kind) => (
+                <option key={kind}>{kind}</option>
+              ))}
+            </Select>
+          </Field>
+          {begins === 'opening' && (
+            <Field label="How is it switched off, and how is that proven?">
+              <Input name="proofOfOff" maxLength={200} autoComplete="off" />
+            </Field>
+          )}
+          {refusal && <Caution what="Not begun.">{sayRefusal(refusal)}</Caution>}
+          <Button type="submit" look="action" size="wide">
+            <KeyCap name="Enter" />
+            {begins === 'draft' ? 'Write it' : 'Start the log'}
+          </Button>
+        </Box>
+      </form>
+    </Dialog>
+  );
+}
+
+function Field({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+  return (
+    <Box as="label" display="grid" gap="4px" fontWeight="600">
+      {label}
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,317 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { v4 as uuid } from 'uuid';
+import { imbalancesOf, type Imbalance } from '@/core/opening/balance';
+import { draftFromLogs } from '@/core/opening/draftFromLogs';
+import { keysOf, verbNames, verbs, type LogEntry, type OpeningLog, type Verb } from '@/core/opening/openingLog';
+import { questionsFor } from '@/core/opening/questions';
+import type { Refusal } from '@/core/shared/outcome';
+import type { OpeningView } from '@/services/openings/readOpening';
+import { Caution } from '@/ui/base/Caution';
+import { Headline } from '@/ui/base/Headline';
+import { Nothing } from '@/ui/base/Nothing';
+import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { send } from '@/ui/models/requests';
+import { sayClock, sayCount } from '@/ui/words/amounts';
+import { sayRefusal } from '@/ui/words/sentences';
+import { StepLine } from './StepLine';
+import { useOpening } from './useOpening';
+
+const usualTools = [
+  'Hands',
+  'Plastic pick',
+  'Thin pick',
+  'Tweezers',
+  'Hot plate',
+  'Hot air',
+  'Cross-recess driver PH00',
+  'Cross-recess driver PH000',
+  'Hexalobular driver T5',
+];
+const usualThings = [
+  'back cover',
+  'battery',
+  'board',
+  'display',
+  'camera',
+  'speaker',
+  'port board',
+  'keypad',
+  'motor',
+  'card tray',
+  'front shell',
+];
+
+/** How do I record a model nobody knows? One key a verb, what it was done to, Enter; the clock runs by itself. */
+export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; readonly mayDraft: boolean }) {
+  const opening = useOpening(view);
+  const { logs, number, leg } = opening;
+  const [verb, setVerb] = useState<Verb | null>(null);
+  const log = logs.find((entry) => entry.number === number) ?? { number, entries: [] };
+  const last = log.entries.at(-1);
+  const expected = leg === 'back' ? nextBack(log) : undefined;
+  const all = logs.flatMap(({ entries }) => entries);
+  const distinct = (words: readonly string[]) => [...new Set(words)];
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 350px' }}
+      gridTemplateRows={{ lg: 'minmax(0, 1fr)' }}
+      h={{ lg: 'calc(100vh - 84px)' }}
+    >
+      <Box p="20px 26px" minW="0" display="grid" gridTemplateRows="auto minmax(0, 1fr) auto" gap="10px">
+        <Headline
+          lead={
+            <>
+              Log {number}, {leg === 'out' ? 'the way out' : 'the way back'}. {sayCount(log.entries.length, 'step')} so
+              far
+              {opening.unsent > 0 ? `; ${opening.unsent} kept in this browser until the server answers` : ''}.
+            </>
+          }
+        >
+          First opening: {view.maker} {view.name}
+        </Headline>
+        <LogList log={log} />
+        <Box>
+          {verb ? (
+            <StepLine
+              key={`${number}${log.entries.length}${verb}`}
+              verb={verb}
+              leg={leg}
+              last={last}
+              things={distinct([...all.map(({ thing }) => thing), ...usualThings])}
+              tools={distinct([...all.map(({ tool }) => tool).reverse(), ...usualTools])}
+              faces={distinct(all.map(({ face }) => face).reverse())}
+              onLog={(step) => {
+                opening.log(step);
+                setVerb(null);
+              }}
+              onClose={() => setVerb(null)}
+            />
+          ) : (
+            <Box display="flex" flexWrap="wrap" gap="8px">
+              {verbNames.map((name) => (
+                <KeyButton
+                  key={name}
+                  keyName={verbs[name].key}
+                  label={verbs[name][leg]}
+                  size="target"
+                  onPress={() => setVerb(name)}
+                />
+              ))}
+            </Box>
+          )}
+          <Box display="flex" flexWrap="wrap" gap="8px" mt="10px">
+            {expected && (
+              <KeyButton
+                keyName=" "
+                label={`${verbs[expected.verb].back}: ${expected.thing}${expected.screws.length > 0 ? `, ${expected.screws.map(({ head, lengthMm, count }) => `${count} ${head} ${lengthMm.toFixed(1)}`).join(', ')}` : ''}`}
+                look="outline"
+                isEnabled={verb === null}
+                onPress={() =>
+                  opening.log({
+                    verb: expected.verb,
+                    thing: expected.thing,
+                    screws: expected.screws,
+                    tool: expected.tool,
+                    face: expected.face,
+                    posture: expected.posture,
+                    trouble: '',
+                  })
+                }
+              />
+            )}
+            <KeyButton
+              keyName="b"
+              label={leg === 'out' ? 'Now the way back' : 'Still the way out'}
+              isEnabled={verb === null}
+              onPress={() => opening.setLeg(leg === 'out' ? 'back' : 'out')}
+            />
+            <KeyButton
+              keyName="u"
+              label="Take the last one back"
+              isEnabled={verb === null && last !== undefined}
+              onPress={opening.takeBack}
+            />
+            <KeyButton
+              keyName="a"
+              label="Take it apart again: a new log"
+              isEnabled={verb === null && log.entries.length > 0}
+              onPress={opening.nextLog}
+            />
+          </Box>
+        </Box>
+      </Box>
+      <DraftPanel view={view} logs={logs} mayDraft={mayDraft} isIdle={verb === null} unsent={opening.unsent} />
+    </Box>
+  );
+}
+
+/** The step that goes back next if the way back is the reverse: the last one out that is not back yet. */
+function nextBack({ entries }: OpeningLog): LogEntry | undefined {
+  const out = entries.filter(({ leg }) => leg === 'out');
+  const outKeys = keysOf(out);
+  const backKeys = new Set(keysOf(entries.filter(({ leg }) => leg === 'back')));
+  return out.findLast(
+    (entry, at) => !backKeys.has(outKeys[at] ?? '') && entry.verb !== 'look' && entry.verb !== 'warm',
+  );
+}
+
+function LogList({ log }: { readonly log: OpeningLog }) {
+  if (log.entries.length === 0) {
+    return (
+      <Box>
+        <Nothing>
+          Take the first thing off, press its key, say what it was. The time is measured by itself; undo takes one back.
+        </Nothing>
+      </Box>
+    );
+  }
+  return (
+    <Box as="ol" overflowY="auto" aria-label="Logged steps" tabIndex={0}>
+      {log.entries.map(({ id, leg, verb, thing, tool, screws, face, trouble, seconds }, at) => (
+        <Box
+          as="li"
+          key={id}
+          display="grid"
+          gridTemplateColumns="34px 60px minmax(0, 1fr) auto"
+          gap="10px"
+          py="7px"
+          borderBottomWidth="1px"
+          borderColor="rule"
+        >
+          <Box as="span" textStyle="caption" color="inkMuted" pt="3px">
+            {at + 1}
+          </Box>
+          <Box as="span" textStyle="caption" color={leg === 'out' ? 'inkMuted' : 'action'} pt="3px">
+            {leg === 'out' ? 'out' : 'back'}
+          </Box>
+          <Box minW="0">
+            <strong>{verbs[verb][leg]}</strong> {thing}
+            {screws.length > 0 &&
+              `, ${screws.map(({ head, lengthMm, count }) => `${count} × ${head} ${lengthMm.toFixed(1)}`).join(', ')}`}
+            <Box as="span" color="inkMuted">
+              {' '}
+              · {tool} · {face}
+            </Box>
+            {trouble !== '' && (
+              <Box color="danger" textStyle="note">
+                {trouble}
+              </Box>
+            )}
+          </Box>
+          <Box as="span" fontFamily="mono" color="inkMuted">
+            {sayClock(seconds)}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function balanceWords(logs: readonly OpeningLog[], differences: number, stillOut: readonly Imbalance[]): string {
+  if (!logs.some(({ entries }) => entries.some(({ leg }) => leg === 'back'))) return 'The way back is not logged yet.';
+  if (differences === 0) return 'Balanced: what came off went back.';
+  const [first, ...rest] = stillOut.map(({ what }) => what);
+  if (first === undefined) return 'It does not balance:';
+  return `Still out: ${first}${rest.length > 0 ? ` and ${rest.length} more` : ''}.`;
+}
+
+/** What the logs make so far: operations, what is certain of their order, what does not balance, what is still to ask. */
+function DraftPanel({
+  view,
+  logs,
+  mayDraft,
+  isIdle,
+  unsent,
+}: {
+  readonly view: OpeningView;
+  readonly logs: readonly OpeningLog[];
+  readonly mayDraft: boolean;
+  readonly isIdle: boolean;
+  readonly unsent: number;
+}) {
+  const router = useRouter();
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const written = useMemo(() => logs.filter(({ entries }) => entries.length > 0), [logs]);
+  const { model, contradicted } = useMemo(() => draftFromLogs(view, written), [view, written]);
+  const differences = useMemo(() => written.flatMap(imbalancesOf), [written]);
+  // What the log under way still has out is no fault yet.
+  const isUnderWay = ({ log, out, back }: Imbalance) => log === written.at(-1)?.number && out > back;
+  const stillOut = differences.filter(isUnderWay);
+  const imbalances = differences.filter((difference) => !isUnderWay(difference));
+  const questions = written.length === 0 ? [] : questionsFor(model, imbalances, written.length);
+  const arcs = model.operations.flatMap(({ after }) => after);
+  const unproven = arcs.filter(({ isUnproven }) => isUnproven).length;
+  const draft = async () => {
+    const draftId = uuid();
+    const outcome = await send('POST', `/api/openings/${view.id}/draft`, { draftId });
+    if (outcome.ok) router.push(`/models/drafts/${draftId}`);
+    else setRefusal(outcome.refusal);
+  };
+  return (
+    <SidePanel overflow="hidden">
+      <Box overflowY="auto" flex="1" minH="0">
+        <Section title="The draft so far" note={sayCount(written.length, 'log')}>
+          <Box as="ul" pt="8px">
+            <li>
+              {sayCount(model.operations.length, 'operation')}, {sayCount(model.parts.length, 'part')},{' '}
+              {sayCount(model.joints.length, 'joint')}
+            </li>
+            <li>
+              {arcs.length - unproven} orders stand in more than one log, {unproven} unproven
+            </li>
+            {contradicted.length > 0 && (
+              <li>{sayCount(contradicted.length, 'order')} fell: another log did it the other way round</li>
+            )}
+          </Box>
+        </Section>
+        <Section title="Out and back" mt="16px">
+          <Box pt="8px" color="inkMuted">
+            {balanceWords(written, differences.length, stillOut)}
+          </Box>
+          {imbalances.length > 0 && (
+            <Box as="ul" color="danger">
+              {imbalances.slice(0, 6).map(({ log, what, out, back }) => (
+                <li key={`${log}${what}`}>
+                  Log {log}: {what}, {out} out, {back} back
+                </li>
+              ))}
+            </Box>
+          )}
+        </Section>
+        <Section title="Most useful to know next" mt="16px">
+          <Box as="ol" pt="6px">
+            {questions.slice(0, 5).map(({ id, asks, because }) => (
+              <Box as="li" key={id} py="5px">
+                {asks}
+                <Box textStyle="note" color="inkMuted">
+                  {because}
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        </Section>
+      </Box>
+      <Box>
+        {refusal && <Caution what="No draft.">{sayRefusal(refusal)}</Caution>}
+        {mayDraft ? (
+          <KeyButton
+            keyName="d"
+            label="Make the draft"
+            look="action"
+            size="wide"
+            isEnabled={isIdle && written.length > 0 && unsent === 0}
+            onPress={() => void draft()}
+          />
+        ) : (
+          <Box color="inkMuted">A lead makes the draft of it.</Box>
+        )}
+      </Box>
+    </SidePanel>
+  );
+}
