@@ -203,7 +203,7 @@ describe('what is asked', () => {
       'way-back',
       'second-log',
       'depth-PH00-3',
-      'value-lid',
+      'values',
       'places',
       'price',
       'revisions',

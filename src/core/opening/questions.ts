@@ -21,6 +21,7 @@ export interface Question {
  * @param logCount  how many logs the draft was made of
  */
 export function questionsFor(model: Model, imbalances: readonly Imbalance[], logCount: number): readonly Question[] {
+  const unvalued = model.parts.filter(({ slot, valueCents }) => slot !== undefined && valueCents === undefined);
   const asked: (Question | false)[] = [
     model.proofOfOff.trim() === '' && {
       id: 'proof-of-off',
@@ -56,19 +57,13 @@ export function questionsFor(model: Model, imbalances: readonly Imbalance[], log
       weight: 80,
     },
     ...lookAlikes(model),
-    ...model.parts.flatMap((part, at): Question[] =>
-      part.slot !== undefined && part.valueCents === undefined
-        ? [
-            {
-              id: `value-${part.id}`,
-              asks: `What is a good ${part.name} worth?`,
-              because: 'Without it the planner leaves it in.',
-              weight: 60,
-              path: ['parts', at, 'valueCents'],
-            },
-          ]
-        : [],
-    ),
+    unvalued.length > 0 && {
+      id: 'values',
+      asks: `What is a good one worth: ${unvalued.map(({ name }) => name).join(', ')}?`,
+      because: 'What has no worth the planner leaves in.',
+      weight: 60,
+      path: ['parts'],
+    },
     model.faces.some(({ outlines }) => outlines.length === 0) && {
       id: 'places',
       asks: 'Where do the joints sit? Move them on the drawing.',

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { LogEntry, OpeningHead, OpeningLog } from '@/core/opening/openingLog';
+import { isDuplicate } from '@/data/errors';
 import type { OpeningEntryRow, OpeningRow } from '@/data/rows';
 
 export interface Opening extends OpeningHead {
@@ -49,7 +50,11 @@ export async function setOpeningDraft(db: Knex, id: string, draftId: string): Pr
   await db('openings').where({ id }).update({ draft_id: draftId });
 }
 
-/** Adds an entry at a place of a log; the same entry sent twice counts once. */
+/**
+ * Adds an entry at a place of a log; the same entry sent twice counts once.
+ *
+ * @returns whether the place was free, or holds this very entry
+ */
 export async function insertEntry(
   db: Knex,
   openingId: string,
@@ -57,18 +62,15 @@ export async function insertEntry(
   place: number,
   entry: LogEntry,
   loggedAt: Date,
-): Promise<void> {
-  await db('opening_entries')
-    .insert({
-      id: entry.id,
-      opening_id: openingId,
-      log_no: logNo,
-      place,
-      entry: JSON.stringify(entry),
-      logged_at: loggedAt,
-    })
-    .onConflict('id')
-    .ignore();
+): Promise<boolean> {
+  const row = { id: entry.id, opening_id: openingId, log_no: logNo, place };
+  try {
+    await db('opening_entries').insert({ ...row, entry: JSON.stringify(entry), logged_at: loggedAt });
+  } catch (error) {
+    if (!isDuplicate(error)) throw error;
+    return (await db('opening_entries').where(row).first('id')) !== undefined;
+  }
+  return true;
 }
 
 export async function deleteEntry(db: Knex, openingId: string, entryId: string): Promise<void> {

@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import type { LogEntry } from '@/core/opening/openingLog';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
-import { isDuplicate } from '@/data/errors';
 import { deleteEntry, findOpening, insertEntry } from '@/data/openings/openingRepository';
 
 export type StepChange =
@@ -15,12 +14,10 @@ export type StepChange =
  */
 export async function logStep(db: Knex, openingId: string, change: StepChange, at: Date): Promise<Outcome<null>> {
   if (!(await findOpening(db, openingId))) return refuse('not-found');
-  try {
-    if (change.does === 'log') await insertEntry(db, openingId, change.log, change.place, change.entry, at);
-    else await deleteEntry(db, openingId, change.entryId);
-  } catch (error) {
-    if (isDuplicate(error)) return refuse('stale', { tag: 'This log' });
-    throw error;
+  if (change.does === 'take-back') {
+    await deleteEntry(db, openingId, change.entryId);
+    return accept(null);
   }
-  return accept(null);
+  const isLogged = await insertEntry(db, openingId, change.log, change.place, change.entry, at);
+  return isLogged ? accept(null) : refuse('stale', { tag: 'This log' });
 }

@@ -1,9 +1,10 @@
 import type { Knex } from 'knex';
 import type { ParcelLine, Unit } from '@/core/bench/entities';
-import type { Model } from '@/core/procedure/model';
+import { identityOf, type Model, type ModelIdentity } from '@/core/procedure/model';
 import { knownYields, unseenYield } from '@/core/triage/knownYields';
 import type { Knowledge } from '@/core/triage/valueDispositions';
 import { newestModels } from '@/data/models/modelRepository';
+import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { linesOfUnits } from '@/data/parcels/parcelRepository';
 import { shelfStock } from '@/data/parts/partRepository';
 import { unitsAt } from '@/data/units/unitRepository';
@@ -13,6 +14,9 @@ export interface TriageView {
   readonly units: readonly Unit[];
   /** What the manifest says of a unit, by unit id. */
   readonly lines: Readonly<Record<string, ParcelLine>>;
+  /** What can be identified. */
+  readonly identities: readonly ModelIdentity[];
+  /** Documents of what is identified already, and of what the lists promise. */
   readonly models: readonly Model[];
   readonly shelf: Knowledge['shelf'];
   /** Yields so far, by model. */
@@ -22,18 +26,22 @@ export interface TriageView {
 
 /** Units that wait for a decision, and what is known to decide by. */
 export async function readTriage(db: Knex): Promise<TriageView> {
-  const [units, models, shelf, counts] = await Promise.all([
+  const [units, library, shelf, counts] = await Promise.all([
     unitsAt(db, ['triage']),
     newestModels(db),
     shelfStock(db),
     outcomeCounts(db),
   ]);
+  const lines = await linesOfUnits(db, units);
+  const promised = new Set(Object.values(lines).map(({ maker, model }) => `${maker} ${model}`));
+  const identified = await modelsOfUnits(db, units);
   return {
     units,
-    models,
+    identities: library.map(identityOf),
+    models: [...new Set([...identified, ...library.filter(({ maker, name }) => promised.has(`${maker} ${name}`))])],
     shelf,
     yields: knownYields(counts),
     unseen: unseenYield,
-    lines: await linesOfUnits(db, units),
+    lines,
   };
 }

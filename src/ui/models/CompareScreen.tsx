@@ -1,7 +1,9 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
+import { cardOf } from '@/core/library/modelCard';
 import type { Face } from '@/core/procedure/faces';
+import type { Model } from '@/core/procedure/model';
 import type { ComparisonView } from '@/services/models/readComparison';
 import { Headline } from '@/ui/base/Headline';
 import { Select } from '@/ui/base/Input';
@@ -12,6 +14,14 @@ import { sayList, startCount } from '@/ui/words/amounts';
 const Cell = chakra('td', {
   base: { py: '8px', pe: '18px', borderBottomWidth: '1px', borderColor: 'rule', verticalAlign: 'top' },
 });
+
+/** What a colleague would say of the two. */
+function answer(first: Model, second: Model): string {
+  const difference = cardOf(first).minutes - cardOf(second).minutes;
+  if (Math.abs(difference) < 0.5) return `${first.name} and ${second.name} take the same time`;
+  const words = `${Math.abs(difference).toFixed(1)} min ${difference > 0 ? 'longer' : 'less'}`;
+  return `${first.name} takes ${words} than ${second.name}`;
+}
 
 /** Two models held against each other: to scale, in figures, and by what only one of them has. */
 export function CompareScreen({ view }: { readonly view: ComparisonView }) {
@@ -48,7 +58,7 @@ export function CompareScreen({ view }: { readonly view: ComparisonView }) {
           </Select>
         }
       >
-        {first.name} against {second.name}
+        {answer(first, second)}
       </Headline>
       <chakra.table w="100%" mt="10px" css={{ borderCollapse: 'collapse' }}>
         <thead>

@@ -3,12 +3,14 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
+import { KeyCap } from '@/ui/base/KeyCap';
+import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
 import { layoutOf, nodeSize, type GraphEdge, type GraphLayout } from './graphLayout';
 import { OperationFacts } from './OperationFacts';
 
 const Node = chakra('rect', {
-  base: { fill: 'sheet', stroke: 'rule', strokeWidth: '1.5px', cursor: 'pointer' },
+  base: { fill: 'sheet', stroke: 'inkMuted', strokeWidth: '1px', cursor: 'pointer' },
   variants: {
     state: {
       plain: {},
@@ -46,6 +48,8 @@ export function GraphTab({ model }: { readonly model: Model }) {
   const { chosen, choose } = useChosen(model.operations.map(({ id }) => id));
   const operation = model.operations.find(({ id }) => id === chosen) as Operation;
   const near = useMemo(() => neighbourhood(model, chosen ?? ''), [model, chosen]);
+  const [isWhole, setWhole] = useState(false);
+  useKey('z', isWhole ? 'Readable size' : 'The whole graph', () => setWhole((whole) => !whole));
   const place = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const node = layout?.nodes.find(({ id }) => id === chosen);
@@ -78,8 +82,9 @@ export function GraphTab({ model }: { readonly model: Model }) {
           </Box>
         ) : (
           <chakra.svg
-            width={layout.width}
-            height={layout.height}
+            viewBox={`0 0 ${layout.width} ${layout.height}`}
+            width={isWhole ? '100%' : layout.width}
+            height={isWhole ? 'calc(100vh - 240px)' : layout.height}
             mx="auto"
             display="block"
             role="img"
@@ -131,8 +136,8 @@ export function GraphTab({ model }: { readonly model: Model }) {
         borderTopWidth="1px"
         borderColor="rule"
       >
-        Line: physical · dashes: protective · dots: house rule · twine: one of several is enough. Above: needed first;
-        below: waits for it.
+        <KeyCap name="z" /> {isWhole ? 'readable size' : 'the whole graph'} · line: physical · dashes: protective ·
+        dots: house rule · twine: one of several is enough. Above: needed first; below: waits for it.
       </Box>
     </Box>
   );

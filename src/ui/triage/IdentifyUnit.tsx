@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { ParcelLine } from '@/core/bench/entities';
 import type { Payloads } from '@/core/bench/events';
-import type { Model } from '@/core/procedure/model';
+import type { ModelIdentity } from '@/core/procedure/model';
 import { Button } from '@/ui/base/Button';
 import { Dialog } from '@/ui/base/Dialog';
 import { Input } from '@/ui/base/Input';
@@ -15,8 +15,10 @@ import { findModels } from './findModels';
 type Identity = Payloads['unit-identified'];
 
 interface IdentifyProps {
-  readonly models: readonly Model[];
+  readonly models: readonly ModelIdentity[];
   readonly line: ParcelLine | undefined;
+  /** Said as soon as the model is known, so that its document can come meanwhile. */
+  readonly onChosen: (model: ModelIdentity) => void;
   readonly onClose: () => void;
   readonly onIdentified: (identity: Identity) => void;
 }
@@ -28,8 +30,8 @@ interface Question {
 }
 
 /** Model by two letters, then one digit for each thing the eye can tell; the serial is read once. */
-export function IdentifyUnit({ models, line, onClose, onIdentified }: IdentifyProps) {
-  const [model, setModel] = useState<Model | null>(null);
+export function IdentifyUnit({ models, line, onChosen, onClose, onIdentified }: IdentifyProps) {
+  const [model, setModel] = useState<ModelIdentity | null>(null);
   const [answers, setAnswers] = useState<Partial<Record<Question['key'], string>>>({});
   const questions = model ? questionsOf(model) : [];
   const open = questions.find(({ key }) => answers[key] === undefined);
@@ -61,8 +63,9 @@ export function IdentifyUnit({ models, line, onClose, onIdentified }: IdentifyPr
     </KeyLayer>
   );
 
-  function choose(chosen: Model) {
+  function choose(chosen: ModelIdentity) {
     setModel(chosen);
+    onChosen(chosen);
     // What has only one answer is not asked.
     const alone = questionsOf(chosen).flatMap(({ key, options }) =>
       options.length === 1 ? [[key, options[0]?.id]] : [],
@@ -71,7 +74,7 @@ export function IdentifyUnit({ models, line, onClose, onIdentified }: IdentifyPr
   }
 }
 
-function questionsOf(model: Model): readonly Question[] {
+function questionsOf(model: ModelIdentity): readonly Question[] {
   return [
     {
       key: 'revision',
@@ -87,19 +90,22 @@ function questionsOf(model: Model): readonly Question[] {
   ];
 }
 
+/** As many as stand in the dialog without scrolling. */
+const mostShown = 8;
+
 function ChooseModel({
   models,
   line,
   onChoose,
 }: {
-  readonly models: readonly Model[];
+  readonly models: readonly ModelIdentity[];
   readonly line: ParcelLine | undefined;
-  readonly onChoose: (model: Model) => void;
+  readonly onChoose: (model: ModelIdentity) => void;
 }) {
   const [typed, setTyped] = useState('');
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
-  const found = findModels(models, typed, line ? `${line.maker} ${line.model}` : '');
+  const found = findModels(models, typed, line ? `${line.maker} ${line.model}` : '').slice(0, mostShown);
   return (
     <form
       onSubmit={(event) => {

@@ -1,8 +1,9 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Unit } from '@/core/bench/entities';
 import type { Disposition } from '@/core/bench/stages';
+import type { Model } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { valueDispositions } from '@/core/triage/valueDispositions';
 import type { TriageView } from '@/services/triage/readTriage';
@@ -19,10 +20,12 @@ import { DispositionList } from './DispositionList';
 import { IdentifyUnit } from './IdentifyUnit';
 import { MarkedDrawing } from './MarkedDrawing';
 import { QuickTests } from './QuickTests';
+import { useDocuments } from './useDocuments';
 
 /** What is each unit good for? One at a time: identity, marks, tests; the proposal with its money. */
 export function TriageScreen({ view, first }: { readonly view: TriageView; readonly first: string | undefined }) {
-  const seeds = useMemo(() => ({ models: view.models, units: view.units }), [view]);
+  const { models, fetchDocument } = useDocuments(view.models);
+  const seeds = useMemo(() => ({ models, units: view.units }), [models, view]);
   const shop = useShop(seeds);
   const waiting = shop.units.filter(({ stage }) => stage === 'triage');
   const { chosen, choose } = useChosen(
@@ -51,14 +54,26 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
         chosen={unit.id}
         onChoose={choose}
       />
-      <OneUnit key={unit.id} unit={unit} view={view} shop={shop} />
+      <OneUnit key={unit.id} unit={unit} view={view} models={models} fetchDocument={fetchDocument} shop={shop} />
     </Box>
   );
 }
 
-function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: TriageView; readonly shop: Shop }) {
+interface OneUnitProps {
+  readonly unit: Unit;
+  readonly view: TriageView;
+  readonly models: readonly Model[];
+  readonly fetchDocument: ReturnType<typeof useDocuments>['fetchDocument'];
+  readonly shop: Shop;
+}
+
+function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   const [isIdentifying, setIdentifying] = useState(false);
-  const model = view.models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
+  const latest = useRef(shop);
+  useEffect(() => {
+    latest.current = shop;
+  });
+  const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
   const line = view.lines[unit.id];
   const valued = useMemo(
     () =>
@@ -151,12 +166,14 @@ function OneUnit({ unit, view, shop }: { readonly unit: Unit; readonly view: Tri
       </SidePanel>
       {isIdentifying && (
         <IdentifyUnit
-          models={view.models}
+          models={view.identities}
           line={line}
+          onChosen={(chosen) => void fetchDocument(chosen)}
           onClose={() => setIdentifying(false)}
-          onIdentified={(identity) => {
+          onIdentified={async (identity) => {
             setIdentifying(false);
-            shop.act('unit-identified', unit.id, identity);
+            await fetchDocument({ id: identity.modelId, version: identity.modelVersion });
+            latest.current.act('unit-identified', unit.id, identity);
           }}
         />
       )}
@@ -168,8 +185,8 @@ const nameIn = (items: readonly { readonly id: string; readonly name: string }[]
   items.find((item) => item.id === id)?.name ?? '';
 
 /** Its model, or with a question mark what the list promised. */
-function knownAs({ id, modelId }: Unit, { models, lines }: TriageView): string {
-  const known = models.find((model) => model.id === modelId)?.name;
+function knownAs({ id, modelId }: Unit, { identities, lines }: TriageView): string {
+  const known = identities.find((model) => model.id === modelId)?.name;
   const promised = lines[id]?.model;
   return known ?? (promised ? `${promised}?` : 'not known');
 }

@@ -13,5 +13,9 @@ export const GET = guardRoute<Context>('viewer', async (request, _person, { para
   const version = request.nextUrl.searchParams.get('version');
   const model = await readModel(database(), id, version === null ? undefined : Number(version));
   if (!model) return answerRefusal(refuse('unknown-model', { model: id.slice(0, 60) }), 404);
-  return new Response(`${JSON.stringify(model, null, 2)}\n`, { headers: { 'content-type': 'application/json' } });
+  // A published version never changes; without a number it is whatever is newest.
+  const keeps = version === null ? 'no-cache' : 'private, max-age=31536000, immutable';
+  return new Response(`${JSON.stringify(model, null, 2)}\n`, {
+    headers: { 'content-type': 'application/json', 'cache-control': keeps },
+  });
 });
