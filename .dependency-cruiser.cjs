@@ -36,6 +36,10 @@ module.exports = {
     never('core-teardown', '^src/core/(teardown|screws)', {
       path: '^src/core/(?!shared|statistics|procedure|grading|screws|teardown)',
     }),
+    never('core-drafting', '^src/core/(drafting|library)', {
+      path: '^src/core/(?!shared|procedure|screws|drafting|library)',
+    }),
+    never('core-opening', '^src/core/opening', { path: '^src/core/(?!shared|procedure|drafting|opening)' }),
     never('core-bench', '^src/core/bench', { path: '^src/core/(matching|triage|yields|flow|shelf|intake|people)' }),
     never('data-looks-down', '^src/data', { path: '^src/(?!core|data)' }),
     never('files-look-down', '^src/files', { path: '^src/(?!core|files)' }),

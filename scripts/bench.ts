@@ -2,12 +2,16 @@ import { cpus, totalmem } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import type { Page } from 'puppeteer-core';
+import { checkModel } from '@/core/procedure/checkModel';
+import { insertModel } from '@/data/models/modelRepository';
 import { loadDemo } from './demo/loadDemo';
 import { startApplication } from './support/application';
 import { openBrowser, settled, signedInPage } from './support/browser';
 import { buildApplication } from './support/build';
 import { databaseNames, dropDatabase, withDatabase } from './support/databases';
+import { entryHead, entryLineCount, typeEntry } from './support/entryScript';
 import { openHome, projectRoot } from './support/home';
+import { largeModel } from './support/largeModel';
 import { startDatabase, stopDatabase } from './support/mariadb';
 import { needPackage } from './support/packages';
 import { endChild } from './support/processes';
@@ -99,6 +103,65 @@ async function compressedSize(url: string, path: string): Promise<number> {
 
 const ms = (value: number) => value.toFixed(1);
 
+/** The checker on sound models of several sizes; the first runs, in which the code is still cold, are left out. */
+function checkerTimes(): readonly string[] {
+  return [20, 40, 80, 150, 300].map((count) => {
+    const model = largeModel(count);
+    const values = Array.from({ length: 40 }, () => {
+      const since = performance.now();
+      checkModel(model);
+      return performance.now() - since;
+    }).slice(10);
+    const { median, p95 } = spreadOf(values);
+    return `| ${count} | ${ms(median)} | ${ms(p95)} |`;
+  });
+}
+
+const librarySize = 500;
+
+/** Searches of a library of many models, as they are typed, one letter more each time. */
+async function searchTimes(url: string, cookie: string): Promise<Spread> {
+  const values: number[] = [];
+  for (const typed of ['lantern five', 'quay', 'part 17', 'large 12', 'pulse sensor', 'handheld pull', 'zzz']) {
+    for (let letters = 1; letters <= typed.length; letters += 1) {
+      const since = performance.now();
+      const text = encodeURIComponent(typed.slice(0, letters));
+      await (await fetch(`${url}/api/models/find?text=${text}`, { headers: { cookie } })).text();
+      values.push(performance.now() - since);
+    }
+  }
+  return spreadOf(values);
+}
+
+/** From the address to the first thing drawn, of a model’s page. */
+async function firstPaint(page: Page, url: string): Promise<Spread> {
+  const values: number[] = [];
+  for (let round = 0; round < 15; round += 1) {
+    await page.goto(`${url}/models/brinewell-pontoon-12`, { waitUntil: 'load' });
+    const paint = await page.evaluate(
+      () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? Number.NaN,
+    );
+    if (round > 1) values.push(paint);
+  }
+  return spreadOf(values);
+}
+
+/** Types a model of thirty operations into the editor, and reads from the editor what that took. */
+async function keystrokes(page: Page, url: string): Promise<number> {
+  await page.goto(`${url}/models`, { waitUntil: 'load' });
+  await settled(page);
+  await page.keyboard.press('n');
+  await page.waitForSelector('dialog input');
+  await page.keyboard.type(entryHead.maker);
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(entryHead.name);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => location.pathname.startsWith('/models/drafts/'));
+  await page.waitForSelector('input[aria-label="Verb and thing"]');
+  await typeEntry(page);
+  return Number(await page.$eval('[data-pressed]', (element) => (element as HTMLElement).dataset.pressed));
+}
+
 async function main(): Promise<void> {
   await needPackage('mariadb-server');
   await needPackage('chromium');
@@ -111,7 +174,7 @@ async function main(): Promise<void> {
     const application = await startApplication(home, databaseNames.demo);
     const { browser, close } = await openBrowser();
     try {
-      const page = await signedInPage(browser, application.url, 'Imke R.', '2468');
+      const page = await signedInPage(browser, application.url, 'Sunniva T.', '1357');
       const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
       const done = await acknowledged(page, application.url);
       const bench = new URL(page.url()).pathname;
@@ -123,6 +186,15 @@ async function main(): Promise<void> {
         rows.push(`| ${path} | ${ms(median)} | ${ms(p95)} | ${(script / 1000).toFixed(0)} |`);
       }
       const benchScript = await firstLoadScript(application.url, bench, cookie);
+      const paint = await firstPaint(page, application.url);
+      const keys = await keystrokes(page, application.url);
+      await withDatabase(home, databaseNames.demo, async (db) => {
+        const published = { at: new Date(), note: 'for measuring', by: '' };
+        for (let at = 0; at < librarySize; at += 1) {
+          await insertModel(db, { ...largeModel(20 + (at % 40), `large-${at}`), name: `Large ${at}` }, published);
+        }
+      });
+      const search = await searchTimes(application.url, cookie);
       const report = [
         `“Done” at the bench, key press to acknowledged: median ${ms(done.median)} ms, p95 ${ms(done.p95)} ms (${acknowledgements} steps).`,
         '',
@@ -130,6 +202,14 @@ async function main(): Promise<void> {
         '| --- | ---: | ---: | ---: |',
         ...rows,
         `| /bench/… | – | – | ${(benchScript / 1000).toFixed(0)} |`,
+        '',
+        '| operations | checker, median ms | checker, p95 ms |',
+        '| ---: | ---: | ---: |',
+        ...checkerTimes(),
+        '',
+        `Library of ${librarySize} models and more, search: median ${ms(search.median)} ms, p95 ${ms(search.p95)} ms.`,
+        `A model’s page of 38 operations, first paint: median ${ms(paint.median)} ms, p95 ${ms(paint.p95)} ms.`,
+        `A model of ${entryLineCount} operations typed into the editor: ${keys} keys, ${(keys / entryLineCount).toFixed(0)} a line.`,
         '',
         `Machine: ${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, ${Math.round(totalmem() / 1e9)} GB, Node.js ${process.version}; everything on loopback, MariaDB with a flush at every commit, Chromium and server on the same cores.`,
       ].join('\n');

@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { projectRoot } from '../scripts/support/home';
+import { rules } from '@/core/procedure/checks/rules';
 
 const read = (path: string) => readFileSync(join(projectRoot, path), 'utf8');
 const pages = [
@@ -39,6 +40,14 @@ describe('what the documents say is there', () => {
     expect(
       commands.filter((command) => !new RegExp(`plucky ${command}|\\b${command} FILE`).test(read('README.md'))),
     ).toEqual([]);
+  });
+
+  test('the page of the format lists every rule of the checker, and its pieces are JSON', () => {
+    const page = read('docs/formats/model.md');
+    const listed = [...page.matchAll(/^- `([a-z-]+)`(?: \(warning\))?: (.*)$/gm)].map((match) => [match[1], match[2]]);
+    expect(listed).toEqual(Object.entries(rules).map(([rule, { finds }]) => [rule, finds]));
+    for (const [, piece] of page.matchAll(/```json\n([\s\S]*?)```/g))
+      expect(() => JSON.parse(piece ?? '') as unknown).not.toThrow();
   });
 
   test('continuous integration runs the README’s test command', () => {

@@ -2,6 +2,7 @@ import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { loadDemo } from '../demo/loadDemo';
+import { demoDraftId, demoOpeningId } from '../demo/unfinished';
 import { startApplication } from '../support/application';
 import { openBrowser, settled, signedInPage, switchTheme } from '../support/browser';
 import { buildApplication } from '../support/build';
@@ -43,6 +44,17 @@ const shots: readonly Shot[] = [
   { name: 'yield-night', path: () => '/yield', theme: 'dark' },
   { name: 'models', path: () => '/models' },
   { name: 'model', path: () => '/models/marrowby-slate-quay', keys: Array.from({ length: 8 }, () => 'ArrowDown') },
+  {
+    name: 'procedure',
+    path: () => '/models/brinewell-mast-4',
+    keys: ['2', ...Array.from({ length: 8 }, () => 'ArrowDown')],
+  },
+  {
+    name: 'editor',
+    path: () => `/models/drafts/${demoDraftId}`,
+    keys: ['ArrowDown', 'ArrowDown', 'ArrowDown', 'Enter'],
+  },
+  { name: 'first-opening', path: () => `/models/opening/${demoOpeningId}` },
 ];
 
 const databaseName = 'plucky_shots';
@@ -63,7 +75,7 @@ export async function takeShots(): Promise<void> {
     const { browser, close } = await openBrowser();
     try {
       for (const old of readdirSync(folder)) if (old.endsWith('.png')) rmSync(join(folder, old));
-      const page = await signedInPage(browser, application.url, 'Imke R.', '2468');
+      const page = await signedInPage(browser, application.url, 'Sunniva T.', '1357');
       for (const shot of shots) {
         await switchTheme(page, shot.theme ?? 'light');
         await page.goto(new URL(await shot.path(page), application.url).href, { waitUntil: 'load' });

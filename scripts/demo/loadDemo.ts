@@ -15,6 +15,7 @@ import { demoPeople } from './people';
 import { playAutumnLot } from './autumnLot';
 import { publishLearned } from './publishLearned';
 import { playSummerLot } from './summerLot';
+import { beginUnfinished } from './unfinished';
 import { Workday } from './workday';
 
 const day = 24 * 3600 * 1000;
@@ -48,4 +49,5 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
   const manifest = await previewManifest(db, readFileSync(join(projectRoot, 'data', 'demo', 'manifest.csv')));
   if (!manifest.ok) throw new Error('demo: the manifest cannot be read');
   await playAutumnLot(bench, bins, manifest.value.lines);
+  await beginUnfinished(db, bench.chance, now);
 }

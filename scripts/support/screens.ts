@@ -1,3 +1,5 @@
+import { demoDraftId, demoOpeningId } from '../demo/unfinished';
+
 /** Every screen that needs no unit of its own, for what is done to all of them. */
 export const screens = [
   '/',
@@ -13,4 +15,7 @@ export const screens = [
   '/yield',
   '/models',
   '/models/marrowby-slate-quay',
+  '/models/oddkin-lantern-5/compare/oddkin-wick',
+  `/models/drafts/${demoDraftId}`,
+  `/models/opening/${demoOpeningId}`,
 ] as const;

@@ -29,7 +29,8 @@ export async function scratchDatabase(): Promise<Scratch> {
   await createDatabase(home, name);
   const db = connect({ socketPath: home.socketPath, user: userInfo().username, database: name });
   await migrate(db);
-  for (const model of shippedModels) await insertModel(db, model, { at: new Date('2026-01-01T00:00:00Z'), note: '', by: '' });
+  for (const model of shippedModels)
+    await insertModel(db, model, { at: new Date('2026-01-01T00:00:00Z'), note: '', by: '' });
   return {
     db,
     name,

@@ -16,8 +16,11 @@ export function completionsFor(model: Model, at: number, field: LineField, typed
   const head = isList ? typed.slice(0, typed.lastIndexOf(',') + 1) : '';
   const rest = typed.slice(head.length).trimStart().toLowerCase();
   const lead = head === '' ? '' : `${head} `;
-  return wordsFor(model, at, field)
-    .filter((word) => word.toLowerCase().startsWith(rest) && word.toLowerCase() !== rest)
+  const words = wordsFor(model, at, field);
+  // What is a word as it stands is meant as it stands: s1 is not the beginning of s10.
+  if (words.some((word) => word.toLowerCase() === rest)) return [];
+  return words
+    .filter((word) => word.toLowerCase().startsWith(rest))
     .slice(0, most)
     .map((word) => `${lead}${word}`);
 }

@@ -22,6 +22,7 @@ import { sayCount } from '@/ui/words/amounts';
 import { sayRefusal } from '@/ui/words/sentences';
 import type { SaveState } from './draftStore';
 import { JsonDialog } from './JsonDialog';
+import { KeyCount } from './KeyCount';
 import { LineDetails } from './LineDetails';
 import { LineTable, problemsOf } from './LineTable';
 import { ModelForm } from './ModelForm';
@@ -41,12 +42,11 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
   const checked = useDeferredValue(model);
   const problems = useMemo(() => checkModel(checked), [checked]);
   const [place, setPlace] = useState({
-    at: model.operations.length === 0 ? 0 : 0,
+    at: 0,
     isEditing: model.operations.length === 0,
   });
   const [sheet, setSheet] = useState<Sheet>('Lines');
   const [open, setOpen] = useState<'publish' | 'json' | null>(null);
-  const [keys, setKeys] = useState(0);
   const at = Math.min(place.at, model.operations.length);
   const operation = model.operations[at];
   const choose = (next: number, isEditing: boolean) =>
@@ -83,7 +83,6 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
       gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 410px' }}
       gridTemplateRows={{ lg: 'minmax(0, 1fr)' }}
       h={{ lg: 'calc(100vh - 84px)' }}
-      onKeyDownCapture={() => setKeys((count) => count + 1)}
     >
       <Box
         p="18px 20px 12px"
@@ -97,7 +96,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
             <>
               {sayCount(model.operations.length, 'line')},{' '}
               {errors === 0 ? 'nothing stops it' : `${sayCount(errors, 'thing stops it', 'things stop it')}`}.{' '}
-              <SaveWords save={state.save} /> <span data-keys={keys}>{sayCount(keys, 'key')} pressed.</span>
+              <SaveWords save={state.save} /> <KeyCount />
             </>
           }
         >

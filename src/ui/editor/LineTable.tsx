@@ -89,7 +89,13 @@ export function LineTable({ model, problems, at, isEditing, onChoose, onChange }
       </Box>
       {rows.map((row) =>
         row === at && isEditing ? (
-          <EditedLine key={row} model={model} at={row} onChoose={onChoose} onChange={onChange} />
+          <EditedLine
+            key={`${row} ${model.operations[row]?.id}`}
+            model={model}
+            at={row}
+            onChoose={onChoose}
+            onChange={onChange}
+          />
         ) : (
           <ShownLine
             key={row}
@@ -174,7 +180,10 @@ function shownOf({ minutes }: Operation, line: OperationLine, field: LineField):
 
 function EditedLine({ model, at, onChoose, onChange }: Pick<LineTableProps, 'model' | 'at' | 'onChoose' | 'onChange'>) {
   const operation = model.operations[at];
-  const [line, setLine] = useState<OperationLine>(() => (operation ? lineOf(model, operation) : emptyLine));
+  const keep = `plucky-line-${model.id}-${at}`;
+  const [line, setLine] = useState<OperationLine>(
+    () => keptLine(keep) ?? (operation ? lineOf(model, operation) : emptyLine),
+  );
   const [unread, setUnread] = useState<readonly Unread[]>([]);
   const row = useRef<HTMLDivElement>(null);
   const isEmpty = Object.values(line).every((text) => text.trim() === '');
@@ -185,6 +194,7 @@ function EditedLine({ model, at, onChoose, onChange }: Pick<LineTableProps, 'mod
     const written = writeLine(model, at, line);
     setUnread(written.unread);
     if (written.unread.length > 0) return false;
+    localStorage.removeItem(keep);
     if (JSON.stringify(written.model) !== JSON.stringify(model)) onChange(written.model);
     return true;
   };
@@ -195,6 +205,7 @@ function EditedLine({ model, at, onChoose, onChange }: Pick<LineTableProps, 'mod
       if (take()) onChoose(at + 1, true);
     } else if (event.key === 'Escape') {
       event.stopPropagation();
+      localStorage.removeItem(keep);
       onChoose(at, false);
     } else if (event.key === 'ArrowUp' && at > 0) {
       if (take()) onChoose(at - 1, true);
@@ -226,7 +237,11 @@ function EditedLine({ model, at, onChoose, onChange }: Pick<LineTableProps, 'mod
               words={completionsFor(model, at, field, line[field])}
               isWrong={unread.some((entry) => entry.field === field)}
               inputRef={field === 'title' ? focusFirst : undefined}
-              onChange={(value) => setLine((before) => ({ ...before, [field]: value }))}
+              onChange={(value) => {
+                const next = { ...line, [field]: value };
+                setLine(next);
+                localStorage.setItem(keep, JSON.stringify(next));
+              }}
               onKeyDown={onKey}
             />
           </div>
@@ -239,6 +254,12 @@ function EditedLine({ model, at, onChoose, onChange }: Pick<LineTableProps, 'mod
       ))}
     </Box>
   );
+}
+
+/** A line that was being typed when the browser was closed. */
+function keptLine(key: string): OperationLine | null {
+  const text = typeof localStorage === 'undefined' ? null : localStorage.getItem(key);
+  return text === null ? null : (JSON.parse(text) as OperationLine);
 }
 
 /** The first field has the focus when a line is opened. */

@@ -42,6 +42,8 @@ export function PlacingDrawing({
   const [drag, setDrag] = useState<{ readonly mark: PlacedMark; readonly xMm: number; readonly yMm: number } | null>(
     null,
   );
+  // What the pointer holds is known at once, before anything is drawn anew.
+  const held = useRef<{ readonly mark: PlacedMark; hasMoved: boolean } | null>(null);
   const frame = useRef<HTMLDivElement>(null);
   const at = Math.max(
     0,
@@ -122,12 +124,23 @@ export function PlacingDrawing({
                   onPointerDown={(event) => {
                     event.currentTarget.setPointerCapture(event.pointerId);
                     setChosenId(mark.id);
-                    setDrag({ mark, xMm: mark.xMm, yMm: mark.yMm });
+                    held.current = { mark, hasMoved: false };
                   }}
-                  onPointerMove={(event) => drag && setDrag(millimetres(event, drag.mark))}
-                  onPointerUp={() => {
-                    if (drag) onChange(applyPatch(model, placeMark(model, face.id, drag.mark, drag)));
+                  onPointerMove={(event) => {
+                    if (!held.current) return;
+                    held.current.hasMoved = true;
+                    setDrag(millimetres(event, held.current.mark));
+                  }}
+                  onPointerUp={(event) => {
+                    const { current } = held;
+                    held.current = null;
                     setDrag(null);
+                    // A press without a move only chooses.
+                    if (current?.hasMoved) {
+                      onChange(
+                        applyPatch(model, placeMark(model, face.id, current.mark, millimetres(event, current.mark))),
+                      );
+                    }
                   }}
                 />
               );

@@ -64,9 +64,9 @@ export function StepLine({
   };
   const matching = (field: Field) => {
     const start = typed[field].trim().toLowerCase();
-    return words[field]
-      .filter((word) => word.toLowerCase().startsWith(start) && word.toLowerCase() !== start)
-      .slice(0, 8);
+    // What is a word as it stands is meant as it stands: the battery is not the battery door.
+    if (words[field].some((word) => word.toLowerCase() === start)) return [];
+    return words[field].filter((word) => word.toLowerCase().startsWith(start)).slice(0, 8);
   };
   const log = () => {
     const { screws, unread } = readScrewList(typed.screws);
