@@ -28,7 +28,7 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
   const size = drawingSize(face);
   const isTall = face.heightMm > face.widthMm;
   return (
-    <Box as="main" p="20px 26px" overflowY="auto" minW="0">
+    <Box as="main" p="20px 26px" overflowY="auto" minW="0" tabIndex={0}>
       <Box as="h1" textStyle="instruction" aria-live="assertive">
         {step.title}
       </Box>

@@ -13,6 +13,7 @@ import type { DraftView } from '@/services/drafts/readDraft';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
@@ -121,7 +122,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
             ))}
           </Box>
         </Box>
-        <Box overflowY="auto" pe="4px">
+        <ScrollBox label={sheet} pe="4px">
           {sheet === 'Lines' && (
             <LineTable
               model={model}
@@ -134,7 +135,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
           )}
           {sheet === 'Parts' && <PartsTable model={model} onChange={change} />}
           {sheet === 'Model' && <ModelForm model={model} onChange={change} />}
-        </Box>
+        </ScrollBox>
         <Box display="flex" flexWrap="wrap" gap="8px" pt="10px" borderTopWidth="1px" borderColor="rule">
           <KeyButton
             keyName="Enter"
@@ -181,7 +182,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
           />
         </Box>
       </Box>
-      <Box bg="sheet" borderStartWidth="1px" borderColor="rule" p="14px 18px" overflowY="auto">
+      <ScrollBox label="The line" bg="sheet" borderStartWidth="1px" borderColor="rule" p="14px 18px">
         <PlacingDrawing key={face.id} model={model} face={face} operation={operation} onChange={change} />
         {operation && <LineDetails key={operation.id} model={model} at={at} onChange={change} />}
         <Found
@@ -189,7 +190,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
           onMend={mend}
           onGo={(path) => path[0] === 'operations' && choose(Number(path[1]), false)}
         />
-      </Box>
+      </ScrollBox>
       {open === 'publish' && <PublishDialog onPublish={publish} onClose={() => setOpen(null)} />}
       {open === 'json' && (
         <JsonDialog

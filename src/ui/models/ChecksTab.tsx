@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { rules } from '@/core/procedure/checks/rules';
 import type { ModelProblem } from '@/core/procedure/checks/problem';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { sayCount } from '@/ui/words/amounts';
 import { ProblemList } from './ProblemList';
@@ -33,16 +34,7 @@ export function ChecksTab({ problems }: { readonly problems: readonly ModelProbl
         )}
       </Section>
       <Section title="What is looked for" note={`${kinds.length} rules`}>
-        <Box
-          as="ul"
-          pt="8px"
-          columns={1}
-          maxH="calc(100vh - 300px)"
-          overflowY="auto"
-          tabIndex={0}
-          role="group"
-          aria-label="Rules"
-        >
+        <ScrollBox label="Rules" as="ul" role="list" pt="8px" maxH="calc(100vh - 300px)">
           {kinds.map(([id, { finds, severity }]) => (
             <Box as="li" key={id} py="3px" display="flex" justifyContent="space-between" gap="12px">
               <span>{finds}</span>
@@ -51,7 +43,7 @@ export function ChecksTab({ problems }: { readonly problems: readonly ModelProbl
               </Box>
             </Box>
           ))}
-        </Box>
+        </ScrollBox>
       </Section>
     </Box>
   );

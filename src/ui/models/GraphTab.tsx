@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { KeyCap } from '@/ui/base/KeyCap';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
 import { layoutOf, nodeSize, type GraphEdge, type GraphLayout } from './graphLayout';
@@ -117,16 +118,16 @@ export function GraphTab({ model }: { readonly model: Model }) {
           </chakra.svg>
         )}
       </Box>
-      <Box
+      <ScrollBox
+        label="The operation"
         p="14px 18px"
         bg="sheet"
         borderStartWidth="1px"
         borderColor="rule"
-        overflowY="auto"
         maxH="calc(100vh - 226px)"
       >
         <OperationFacts model={model} operation={operation} />
-      </Box>
+      </ScrollBox>
       <Box
         gridColumn="1 / -1"
         px="22px"

@@ -9,6 +9,7 @@ import type { ModelPreview } from '@/services/models/previewModel';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { sayCount } from '@/ui/words/amounts';
@@ -49,9 +50,9 @@ export function ImportDialog({
         {model && <Sketch model={model} />}
         {problems.length > 0 ? (
           <Section title={sayCount(problems.length, 'thing to mend', 'things to mend')} mt="14px">
-            <Box maxH="240px" overflowY="auto">
+            <ScrollBox label="What is to mend" maxH="240px">
               <ProblemList problems={problems} />
-            </Box>
+            </ScrollBox>
           </Section>
         ) : (
           <Box mt="12px" color="sound" fontWeight="600">
@@ -60,9 +61,9 @@ export function ImportDialog({
         )}
         {newest !== null && (
           <Section title={`Against version ${newest}`} mt="14px">
-            <Box pt="6px" maxH="160px" overflowY="auto">
+            <ScrollBox label="Differences" pt="6px" maxH="160px">
               <DifferenceList differences={differences} />
-            </Box>
+            </ScrollBox>
           </Section>
         )}
         {isOld && (

@@ -7,6 +7,7 @@ import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { walk } from '@/core/procedure/walk';
 import { ListRow } from '@/ui/base/ListRow';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -110,16 +111,16 @@ export function OrderTab({ model }: { readonly model: Model }) {
           )}
         </Box>
       </Box>
-      <Box
+      <ScrollBox
+        label="The operation"
         p="14px 18px"
         bg="sheet"
         borderStartWidth="1px"
         borderColor="rule"
-        overflowY="auto"
         maxH="calc(100vh - 190px)"
       >
         <OperationFacts model={model} operation={operation} />
-      </Box>
+      </ScrollBox>
     </Box>
   );
 }

@@ -12,6 +12,7 @@ import type { OpeningView } from '@/services/openings/readOpening';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -255,7 +256,7 @@ function DraftPanel({
   };
   return (
     <SidePanel overflow="hidden">
-      <Box overflowY="auto" flex="1" minH="0">
+      <ScrollBox label="What the logs say" flex="1" minH="0">
         <Section title="The draft so far" note={sayCount(written.length, 'log')}>
           <Box as="ul" pt="8px">
             <li>
@@ -296,7 +297,7 @@ function DraftPanel({
             ))}
           </Box>
         </Section>
-      </Box>
+      </ScrollBox>
       <Box>
         {refusal && <Caution what="No draft.">{sayRefusal(refusal)}</Caution>}
         {mayDraft ? (

@@ -1,0 +1,12 @@
+'use client';
+import { Box, type BoxProps } from '@chakra-ui/react';
+
+interface ScrollBoxProps extends BoxProps {
+  /** What is in it: read out when it gets the focus. */
+  readonly label: string;
+}
+
+/** A named part of a screen that scrolls by itself. It takes the focus, so that the arrow keys scroll it too. */
+export function ScrollBox({ label, ...box }: ScrollBoxProps) {
+  return <Box role="group" aria-label={label} tabIndex={0} overflowY="auto" {...box} />;
+}
