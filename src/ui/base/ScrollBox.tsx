@@ -6,7 +6,7 @@ interface ScrollBoxProps extends BoxProps {
   readonly label: string;
 }
 
-/** A named part of a screen that scrolls by itself. It takes the focus, so that the arrow keys scroll it too. */
+/** A named part of a screen that scrolls by itself. It takes the focus, so that keys can scroll it too. */
 export function ScrollBox({ label, ...box }: ScrollBoxProps) {
   return <Box role="group" aria-label={label} tabIndex={0} overflowY="auto" {...box} />;
 }

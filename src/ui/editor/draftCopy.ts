@@ -10,7 +10,11 @@ export interface DraftCopy {
 const keyOf = (id: string): string => `plucky-draft-${id}`;
 
 export function keepCopy(id: string, copy: DraftCopy): void {
-  localStorage.setItem(keyOf(id), JSON.stringify(copy));
+  try {
+    localStorage.setItem(keyOf(id), JSON.stringify(copy));
+  } catch {
+    // A full or forbidden storage: the save to the server, a moment later, is then the only copy.
+  }
 }
 
 export function dropCopy(id: string): void {
