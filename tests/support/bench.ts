@@ -58,8 +58,8 @@ export class TestBench {
     this.act('unit-tagged', id, { parcelId: 'p', lineNo: null, tag: `T-${id}` });
     this.act('unit-identified', id, {
       modelId: model.id,
-      modelVersion: 1,
-      revision: 'a',
+      modelVersion: model.version,
+      revision: model.revisions[0]?.id ?? '',
       configuration: model.configurations[0]?.id ?? '',
       variant: model.variants[0]?.id ?? '',
       serial,
