@@ -16,7 +16,7 @@ import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { CellInput } from './CellInput';
 
-const widths = 'minmax(170px, 2fr) 76px minmax(96px, 1.1fr) minmax(110px, 1.4fr) minmax(84px, 1.1fr) 70px 84px';
+const widths = 'minmax(160px, 2fr) 76px minmax(96px, 1.1fr) minmax(110px, 1.4fr) minmax(84px, 1.1fr) 64px 100px';
 const columns = `34px ${widths}`;
 const heads: Readonly<Record<LineField, string>> = {
   title: 'Verb and thing',

@@ -1,9 +1,12 @@
 import type { Model } from '@/core/procedure/model';
 
-export interface GraphNode {
-  readonly id: string;
+interface Place {
   readonly x: number;
   readonly y: number;
+}
+
+export interface GraphNode extends Place {
+  readonly id: string;
 }
 
 export interface GraphEdge {
@@ -11,7 +14,7 @@ export interface GraphEdge {
   readonly to: string;
   readonly reason: string;
   readonly isAlternative: boolean;
-  readonly points: readonly { readonly x: number; readonly y: number }[];
+  readonly points: readonly Place[];
 }
 
 export interface GraphLayout {
@@ -30,7 +33,7 @@ export async function layoutOf(model: Model): Promise<GraphLayout> {
     layout: module.layout,
   }));
   const graph = new Graph({ multigraph: true });
-  graph.setGraph({ rankdir: 'TB', nodesep: 14, ranksep: 34, marginx: 8, marginy: 8 });
+  graph.setGraph({ rankdir: 'TB', nodesep: 14, ranksep: 34 });
   graph.setDefaultEdgeLabel(() => ({}));
   for (const { id } of model.operations) graph.setNode(id, { ...nodeSize });
   const arcs = model.operations.flatMap(({ id, after }) =>
@@ -38,21 +41,37 @@ export async function layoutOf(model: Model): Promise<GraphLayout> {
   );
   for (const { from, to } of arcs) graph.setEdge(from, to, {}, `${from}>${to}`);
   layout(graph);
-  const { width = 0, height = 0 } = graph.graph() as { width?: number; height?: number };
+  const nodes = model.operations.map(({ id }) => ({ id, ...placeOf(graph.node(id)) }));
+  const edges = arcs.map((arc) => ({
+    ...arc,
+    points: (
+      graph.edge({ v: arc.from, w: arc.to, name: `${arc.from}>${arc.to}` }) as unknown as { points: Place[] }
+    ).points.map(placeOf),
+  }));
+  return framed(nodes, edges);
+}
+
+const placeOf = ({ x, y }: Place): Place => ({ x, y });
+
+/** Moved so that all of it is inside. The library's own frame holds the nodes, but not the edges that go around them. */
+function framed(nodes: readonly GraphNode[], edges: readonly GraphEdge[]): GraphLayout {
+  const margin = 8;
+  const points = edges.flatMap(({ points: bends }) => bends);
+  const xs = [
+    ...nodes.flatMap(({ x }) => [x - nodeSize.width / 2, x + nodeSize.width / 2]),
+    ...points.map(({ x }) => x),
+  ];
+  const ys = [
+    ...nodes.flatMap(({ y }) => [y - nodeSize.height / 2, y + nodeSize.height / 2]),
+    ...points.map(({ y }) => y),
+  ];
+  const left = Math.min(...xs) - margin;
+  const top = Math.min(...ys) - margin;
+  const moved = ({ x, y }: Place): Place => ({ x: x - left, y: y - top });
   return {
-    width,
-    height,
-    nodes: model.operations.map(({ id }) => {
-      const { x, y } = graph.node(id) as { x: number; y: number };
-      return { id, x, y };
-    }),
-    edges: arcs.map((arc) => ({
-      ...arc,
-      points: (
-        graph.edge({ v: arc.from, w: arc.to, name: `${arc.from}>${arc.to}` }) as unknown as {
-          points: { x: number; y: number }[];
-        }
-      ).points,
-    })),
+    width: Math.max(...xs) + margin - left,
+    height: Math.max(...ys) + margin - top,
+    nodes: nodes.map((node) => ({ ...node, ...moved(node) })),
+    edges: edges.map((edge) => ({ ...edge, points: edge.points.map(moved) })),
   };
 }

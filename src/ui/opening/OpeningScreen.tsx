@@ -1,7 +1,7 @@
 'use client';
-import { Box } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { imbalancesOf, type Imbalance } from '@/core/opening/balance';
 import { draftFromLogs } from '@/core/opening/draftFromLogs';
@@ -111,7 +111,7 @@ export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; 
               <KeyButton
                 keyName=" "
                 label={`${verbs[expected.verb].back}: ${expected.thing}${expected.screws.length > 0 ? `, ${expected.screws.map(({ head, lengthMm, count }) => `${count} ${head} ${lengthMm.toFixed(1)}`).join(', ')}` : ''}`}
-                look="outline"
+                look="action"
                 isEnabled={verb === null}
                 onPress={() =>
                   opening.log({
@@ -147,7 +147,14 @@ export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; 
           </Box>
         </Box>
       </Box>
-      <DraftPanel view={view} logs={logs} mayDraft={mayDraft} isIdle={verb === null} unsent={opening.unsent} />
+      <DraftPanel
+        view={view}
+        logs={logs}
+        mayDraft={mayDraft}
+        isNext={expected === undefined}
+        isIdle={verb === null}
+        unsent={opening.unsent}
+      />
     </Box>
   );
 }
@@ -163,6 +170,8 @@ function nextBack({ entries }: OpeningLog): LogEntry | undefined {
 }
 
 function LogList({ log }: { readonly log: OpeningLog }) {
+  const list = useRef<HTMLOListElement>(null);
+  useEffect(() => list.current?.scrollTo({ top: list.current.scrollHeight }), [log.number, log.entries.length]);
   if (log.entries.length === 0) {
     return (
       <Box>
@@ -173,7 +182,7 @@ function LogList({ log }: { readonly log: OpeningLog }) {
     );
   }
   return (
-    <Box as="ol" overflowY="auto" aria-label="Logged steps" tabIndex={0}>
+    <chakra.ol ref={list} overflowY="auto" aria-label="Logged steps" tabIndex={0}>
       {log.entries.map(({ id, leg, verb, thing, tool, screws, face, trouble, seconds }, at) => (
         <Box
           as="li"
@@ -210,7 +219,7 @@ function LogList({ log }: { readonly log: OpeningLog }) {
           </Box>
         </Box>
       ))}
-    </Box>
+    </chakra.ol>
   );
 }
 
@@ -227,12 +236,15 @@ function DraftPanel({
   view,
   logs,
   mayDraft,
+  isNext,
   isIdle,
   unsent,
 }: {
   readonly view: OpeningView;
   readonly logs: readonly OpeningLog[];
   readonly mayDraft: boolean;
+  /** Whether the draft is the one next thing, or a step on the way back is. */
+  readonly isNext: boolean;
   readonly isIdle: boolean;
   readonly unsent: number;
 }) {
@@ -304,7 +316,7 @@ function DraftPanel({
           <KeyButton
             keyName="d"
             label="Make the draft"
-            look="action"
+            look={isNext ? 'action' : 'outline'}
             size="wide"
             isEnabled={isIdle && written.length > 0 && unsent === 0}
             onPress={() => void draft()}
