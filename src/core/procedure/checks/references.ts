@@ -3,6 +3,7 @@ import type { Path } from '../patch';
 import { problem, type ModelProblem } from './problem';
 
 type Kind = 'face' | 'part' | 'joint' | 'operation' | 'revision' | 'configuration' | 'variant' | 'posture';
+type Known = Readonly<Record<Kind, ReadonlySet<string>>>;
 type Reference = readonly [Kind, string, Path];
 
 /** Ids that are used twice, and ids that name nothing. */
@@ -41,7 +42,7 @@ function freeId(id: string, taken: ReadonlySet<string>): string {
 
 function danglingIds(model: Model): ModelProblem[] {
   const ids = (list: readonly { readonly id: string }[]) => new Set(list.map(({ id }) => id));
-  const known: Readonly<Record<Kind, ReadonlySet<string>>> = {
+  const known: Known = {
     face: ids(model.faces),
     part: ids(model.parts),
     joint: ids(model.joints),
@@ -51,26 +52,26 @@ function danglingIds(model: Model): ModelProblem[] {
     variant: ids(model.variants),
     posture: new Set((model.postures ?? []).map(({ name }) => name)),
   };
-  return referencesOf(model)
-    .filter(([kind, id]) => !known[kind].has(id))
-    .map(([kind, id, path]) =>
-      problem(model, 'dangling-id', {
-        path,
-        says: `There is no ${kind} “${id}”.`,
-        mend: `Add the ${kind}, or name one that exists.`,
-        ...(typeof path.at(-1) === 'number' && { fix: [{ path, value: undefined }] }),
-      }),
-    );
+  return lostReferences(model, known).map(([kind, id, path]) =>
+    problem(model, 'dangling-id', {
+      path,
+      says: `There is no ${kind} “${id}”.`,
+      mend: `Add the ${kind}, or name one that exists.`,
+      ...(typeof path.at(-1) === 'number' && { fix: [{ path, value: undefined }] }),
+    }),
+  );
 }
 
-/** Every place of the document that names something by its id. */
-function referencesOf(model: Model): readonly Reference[] {
+/** Looks at every place of the document that names something by its id, and keeps those that name nothing. */
+function lostReferences(model: Model, known: Known): readonly Reference[] {
   const found: Reference[] = [];
   const one = (kind: Kind, id: string | undefined, ...path: Path) => {
-    if (id !== undefined) found.push([kind, id, path]);
+    if (id !== undefined && !known[kind].has(id)) found.push([kind, id, path]);
   };
-  const all = (kind: Kind, ids: readonly string[] | undefined, ...path: Path) =>
-    (ids ?? []).forEach((id, index) => found.push([kind, id, [...path, index]]));
+  const all = (kind: Kind, ids: readonly string[] | undefined, ...path: Path) => {
+    if (ids === undefined || ids.every((id) => known[kind].has(id))) return;
+    ids.forEach((id, index) => one(kind, id, ...path, index));
+  };
 
   model.configurations.forEach(({ absentParts }, at) => all('part', absentParts, 'configurations', at, 'absentParts'));
   model.postures?.forEach(({ needsParts, needsOpen }, at) => {

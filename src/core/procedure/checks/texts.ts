@@ -27,6 +27,8 @@ function missing(model: Model): ModelProblem[] {
     );
 }
 
+/** Any of the characters that markup or the others begin with: most texts have none, and are done. */
+const suspicious = /[<\u0000-\u0008\u000b-\u001f\u007f\u202a-\u202e\u2066-\u2069]/;
 const markup = /<[a-z!/][^>]*>|[\u0000-\u0008\u000b-\u001f\u007f\u202a-\u202e\u2066-\u2069]/i;
 
 function marked(model: Model): ModelProblem[] {
@@ -34,7 +36,7 @@ function marked(model: Model): ModelProblem[] {
   const path: (string | number)[] = [];
   const visit = (node: unknown): void => {
     if (typeof node === 'string') {
-      const match = markup.exec(node);
+      const match = suspicious.test(node) ? markup.exec(node) : null;
       if (match) found.push(markupProblem(model, node, match[0], [...path]));
     } else if (Array.isArray(node)) {
       node.forEach((entry, at) => within(at, entry));

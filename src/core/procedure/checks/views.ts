@@ -26,17 +26,27 @@ export interface View extends Precedence {
 /** One view for each set of operations that a unit of this model can meet. */
 export function viewsOf(model: Model): readonly View[] {
   const views = new Map<string, View>();
-  const everOpened = new Set(openingPairs(model, model.operations).map(([joint]) => joint));
+  const opening = openingOf(model);
+  const everOpened = new Set([...opening.values()].flat());
   for (const situation of situationsOf(model)) {
     const operations = operationsFor(model, situation);
     const key = operations.map(({ id }) => id).join(' ');
-    if (!views.has(key)) views.set(key, viewOf(model, operations, everOpened));
+    if (!views.has(key)) views.set(key, viewOf(model, operations, opening, everOpened));
   }
   return [...views.values()];
 }
 
-function viewOf(model: Model, operations: readonly Operation[], everOpened: ReadonlySet<string>): View {
-  const openers = gather(openingPairs(model, operations));
+type Opening = ReadonlyMap<Operation, readonly string[]>;
+
+function viewOf(
+  model: Model,
+  operations: readonly Operation[],
+  opening: Opening,
+  everOpened: ReadonlySet<string>,
+): View {
+  const openers = gather(
+    operations.flatMap((operation) => (opening.get(operation) ?? []).map((joint) => [joint, operation.id] as const)),
+  );
   const freers = gather(operations.flatMap(({ id, frees }) => frees.map((part) => [part, id] as const)));
   // A joint that only other revisions open is not there; one that nothing ever opens is, and holds.
   const hasJoint = (joint: string) => openers.has(joint) || !everOpened.has(joint);
@@ -61,18 +71,17 @@ function passesOf(model: Model, operations: readonly Operation[], hasJoint: (joi
   });
 }
 
-function openingPairs(model: Model, operations: readonly Operation[]): (readonly [string, string])[] {
-  const releases = new Map(model.joints.map(({ id, releases: others }) => [id, others ?? []]));
-  const withReleased = (joint: string, seen: Set<string>): Set<string> => {
-    if (seen.has(joint)) return seen;
-    seen.add(joint);
-    for (const next of releases.get(joint) ?? []) withReleased(next, seen);
-    return seen;
-  };
-  return operations.flatMap(({ id, opens, opensIfShut, ends }) =>
-    [...opens, ...(opensIfShut ?? []), ...(ends ?? []).flatMap((end) => end.opens ?? [])].flatMap((joint) =>
-      [...withReleased(joint, new Set())].map((opened) => [opened, id] as const),
-    ),
+/** The joints that each operation can open, those that are released by others included. */
+function openingOf(model: Model): Opening {
+  const releases = new Map(model.joints.flatMap(({ id, releases: others }) => (others ? [[id, others] as const] : [])));
+  return new Map(
+    model.operations.map((operation) => {
+      const { opens, opensIfShut = [], ends = [] } = operation;
+      const opened = new Set([...opens, ...opensIfShut, ...ends.flatMap((end) => end.opens ?? [])]);
+      // A set that grows while it is walked: what is released may release more.
+      for (const joint of opened) for (const next of releases.get(joint) ?? []) opened.add(next);
+      return [operation, [...opened]];
+    }),
   );
 }
 
