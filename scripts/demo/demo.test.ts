@@ -1,7 +1,7 @@
 import { attributesOf } from '@/core/grading/rules';
 import { gradePart } from '@/core/grading/gradePart';
 import { partCategories } from '@/core/procedure/vocabulary';
-import { Chance } from './chance';
+import { Chance } from '@/core/shared/chance';
 import { inventReadings } from './readings';
 import { Workday } from './workday';
 

@@ -4,7 +4,7 @@ import type { EventType, Payloads } from '@/core/bench/events';
 import type { Person } from '@/core/people/roles';
 import type { Model } from '@/core/procedure/model';
 import { recordEvent } from '@/services/events/recordEvent';
-import type { Chance } from './chance';
+import type { Chance } from '@/core/shared/chance';
 import type { Workday } from './workday';
 
 /** Makes facts as a bench would, through the same service, at the demo's own time. */

@@ -9,7 +9,7 @@ import { previewManifest } from '@/services/dock/previewManifest';
 import { addPerson } from '@/services/people/addPerson';
 import { projectRoot } from '../support/home';
 import { loadShippedModels } from '../support/shop';
-import { Chance } from './chance';
+import { Chance } from '@/core/shared/chance';
 import { DemoBench } from './demoBench';
 import { demoPeople } from './people';
 import { playAutumnLot } from './autumnLot';

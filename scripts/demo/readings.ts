@@ -1,6 +1,6 @@
 import { attributesOf, type Attribute, type Readings } from '@/core/grading/rules';
 import type { PartCategory } from '@/core/procedure/vocabulary';
-import type { Chance } from './chance';
+import type { Chance } from '@/core/shared/chance';
 
 /** Readings of a harvested part, mostly good: what an analyser or a pair of eyes would report. */
 export function inventReadings(category: PartCategory, chance: Chance): Readings {

@@ -3,7 +3,7 @@ import type { LogEntry, Verb } from '@/core/opening/openingLog';
 import { openDraft } from '@/services/drafts/openDraft';
 import { logStep } from '@/services/openings/logStep';
 import { startOpening } from '@/services/openings/startOpening';
-import type { Chance } from './chance';
+import type { Chance } from '@/core/shared/chance';
 
 /** What is being written in the demo: known by these ids, so that pictures and tests find them. */
 export const demoDraftId = '5f0c1d52-7a9e-4b1c-9c53-0b6d6a3f1e01';

@@ -7,7 +7,7 @@ import type { MemoryWorld } from '@/core/bench/memoryWorld';
 import { findings, testResults } from '@/core/procedure/vocabulary';
 import type { Model } from '@/core/procedure/model';
 import { saleGrades } from '@/core/shared/grades';
-import type { Chance } from '../../scripts/demo/chance';
+import type { Chance } from '@/core/shared/chance';
 import { inventReadings } from '../../scripts/demo/readings';
 
 type Draft = {

@@ -1,4 +1,4 @@
-import { Chance } from '../../../scripts/demo/chance';
+import { Chance } from '@/core/shared/chance';
 import { shippedModels } from '../../../tests/support/models';
 import { RandomHistory } from '../../../tests/support/randomHistory';
 import { applyEvent } from './applyEvent';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Chance } from '../../../scripts/demo/chance';
+import { Chance } from '@/core/shared/chance';
 import { phone, shippedModels } from '../../../tests/support/models';
 import { RandomHistory } from '../../../tests/support/randomHistory';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
