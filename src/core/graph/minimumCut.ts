@@ -1,0 +1,103 @@
+/** A network under construction: nodes are 0…n−1, capacities whole numbers or Infinity. */
+export class FlowNetwork {
+  private readonly first: Int32Array;
+  private readonly target: number[] = [];
+  private readonly next: number[] = [];
+  private readonly room: number[] = [];
+
+  constructor(private readonly count: number) {
+    this.first = new Int32Array(count).fill(-1);
+  }
+
+  /** @throws RangeError when an end is no node of the network, or the capacity is negative or not a number */
+  addEdge(from: number, to: number, capacity: number): void {
+    if (!(from >= 0 && from < this.count && to >= 0 && to < this.count)) {
+      throw new RangeError(`addEdge: ${from} → ${to} is outside a network of ${this.count}`);
+    }
+    if (!(capacity >= 0)) throw new RangeError(`addEdge: a capacity of ${capacity}`);
+    this.addHalf(from, to, capacity);
+    this.addHalf(to, from, 0);
+  }
+
+  private addHalf(from: number, to: number, capacity: number): void {
+    this.target.push(to);
+    this.room.push(capacity);
+    this.next.push(this.first[from] as number);
+    this.first[from] = this.target.length - 1;
+  }
+
+  /**
+   * The greatest flow from source to sink, and with it a least cut.
+   *
+   * @returns value  of the flow, which is the capacity of the cut
+   *          isSourceSide  the largest source side among all least cuts: ties fall to the source. The nodes that can no
+   *          longer reach the sink
+   * Cost: O(n²·m) at worst; a few milliseconds for 1,000 nodes as they come here
+   * Source: E. A. Dinic, Algorithm for solution of a problem of maximum flow in networks with power estimation, 1970.
+   */
+  minimumCut(source: number, sink: number): { readonly value: number; readonly isSourceSide: readonly boolean[] } {
+    let value = 0;
+    for (;;) {
+      const levels = this.levelsFrom(source);
+      if ((levels[sink] as number) < 0) break;
+      const at = Int32Array.from(this.first);
+      for (let pushed = this.push(source, sink, Infinity, levels, at); pushed > 0;) {
+        value += pushed;
+        pushed = this.push(source, sink, Infinity, levels, at);
+      }
+    }
+    return { value, isSourceSide: this.sideWithoutSink(sink) };
+  }
+
+  private levelsFrom(source: number): Int32Array {
+    const levels = new Int32Array(this.count).fill(-1);
+    levels[source] = 0;
+    const queue = [source];
+    for (let head = 0; head < queue.length; head += 1) {
+      const node = queue[head] as number;
+      for (let edge = this.first[node] as number; edge !== -1; edge = this.next[edge] as number) {
+        const to = this.target[edge] as number;
+        if ((this.room[edge] as number) > 0 && (levels[to] as number) < 0) {
+          levels[to] = (levels[node] as number) + 1;
+          queue.push(to);
+        }
+      }
+    }
+    return levels;
+  }
+
+  private push(node: number, sink: number, most: number, levels: Int32Array, at: Int32Array): number {
+    if (node === sink) return most;
+    for (; at[node] !== -1; at[node] = this.next[at[node] as number] as number) {
+      const edge = at[node] as number;
+      const to = this.target[edge] as number;
+      const room = this.room[edge] as number;
+      if (room > 0 && levels[to] === (levels[node] as number) + 1) {
+        const pushed = this.push(to, sink, Math.min(most, room), levels, at);
+        if (pushed > 0) {
+          this.room[edge] = room - pushed;
+          this.room[edge ^ 1] = (this.room[edge ^ 1] as number) + pushed;
+          return pushed;
+        }
+      }
+    }
+    return 0;
+  }
+
+  private sideWithoutSink(sink: number): readonly boolean[] {
+    const reaches: boolean[] = new Array<boolean>(this.count).fill(false);
+    reaches[sink] = true;
+    const queue = [sink];
+    for (let head = 0; head < queue.length; head += 1) {
+      const node = queue[head] as number;
+      for (let edge = this.first[node] as number; edge !== -1; edge = this.next[edge] as number) {
+        const from = this.target[edge] as number;
+        if (!reaches[from] && (this.room[edge ^ 1] as number) > 0) {
+          reaches[from] = true;
+          queue.push(from);
+        }
+      }
+    }
+    return reaches.map((does) => !does);
+  }
+}

@@ -1,0 +1,90 @@
+import { setUpMinutes, type SequenceProblem, type SetUpState } from './sequenceProblem';
+
+/** One way to do an operation: with one of its tools. */
+export interface Way {
+  readonly choice: number;
+  /** The whole set-up, as a number. */
+  readonly type: number;
+  readonly factor: number;
+}
+
+/** A problem in the form its search reads fastest. */
+export interface CompiledProblem {
+  readonly count: number;
+  /** Tool, face and posture together; the start, when it is given, among them. */
+  readonly types: readonly SetUpState[];
+  readonly startType: number;
+  /** Minutes from set-up to set-up, row by row. */
+  readonly typeMinutes: Float64Array;
+  readonly ways: readonly (readonly Way[])[];
+  /** Minutes of an operation with its fastest tool and nothing in the way. */
+  readonly leastMinutes: Float64Array;
+  readonly leastFactor: Float64Array;
+  readonly waitAway: Float64Array;
+  readonly waitBeside: Float64Array;
+  readonly hasWaitsBeside: boolean;
+  /** Clauses that an operation helps to satisfy. */
+  readonly followers: readonly (readonly { readonly operation: number; readonly any: readonly number[] }[])[];
+  readonly obeysTriangle: boolean;
+}
+
+const slack = 1e-9;
+
+/** @throws RangeError when a time is negative or no number, or a table is not square */
+export function compileProblem(problem: SequenceProblem): CompiledProblem {
+  refuseBadFigures(problem);
+  const { operations, start } = problem;
+  const types: SetUpState[] = [];
+  const numbers = new Map<string, number>();
+  const numberOf = (type: SetUpState): number => {
+    const key = `${type.tool} ${type.face} ${type.posture}`;
+    const known = numbers.get(key);
+    if (known !== undefined) return known;
+    numbers.set(key, types.length);
+    return types.push(type) - 1;
+  };
+  const startType = start ? numberOf(start) : -1;
+  const ways = operations.map(({ tools, face, posture }) =>
+    tools.map(({ tool, factor }, choice) => ({ choice, factor, type: numberOf({ tool, face, posture }) })),
+  );
+  const leastFactor = Float64Array.from(ways, (own) => Math.min(...own.map(({ factor }) => factor)));
+  const typeMinutes = new Float64Array(types.length ** 2);
+  types.forEach((from, row) =>
+    types.forEach((to, column) => (typeMinutes[row * types.length + column] = setUpMinutes(problem, from, to))),
+  );
+  const followers: { operation: number; any: readonly number[] }[][] = operations.map(() => []);
+  operations.forEach(({ after }, operation) =>
+    after.forEach((any) => any.forEach((before) => followers[before]?.push({ operation, any }))),
+  );
+  return {
+    count: operations.length,
+    types,
+    startType,
+    typeMinutes,
+    ways,
+    leastFactor,
+    leastMinutes: Float64Array.from(operations, ({ minutes }, at) => minutes * (leastFactor[at] as number)),
+    waitAway: Float64Array.from(operations, ({ wait }) => (wait && !wait.isBeside ? wait.minutes : 0)),
+    waitBeside: Float64Array.from(operations, ({ wait }) => (wait?.isBeside ? wait.minutes : 0)),
+    hasWaitsBeside: operations.some(({ wait }) => wait?.isBeside === true),
+    followers,
+    obeysTriangle: [problem.toolMinutes, problem.faceMinutes, problem.postureMinutes].every(obeysTriangle),
+  };
+}
+
+function refuseBadFigures({ operations, toolMinutes, faceMinutes, postureMinutes }: SequenceProblem): void {
+  for (const [name, table] of Object.entries({ toolMinutes, faceMinutes, postureMinutes })) {
+    const isSound = table.every((row) => row.length === table.length && row.every((minutes) => minutes >= 0));
+    if (!isSound) throw new RangeError(`bestOrder: ${name} is not a square of times`);
+  }
+  for (const [at, { minutes, wait }] of operations.entries()) {
+    if (!(minutes >= 0) || !((wait?.minutes ?? 0) >= 0))
+      throw new RangeError(`bestOrder: the minutes of operation ${at}`);
+  }
+}
+
+/** Whether changing directly is never longer than over a third. */
+const obeysTriangle = (table: readonly (readonly number[])[]): boolean =>
+  table.every((row) =>
+    row.every((direct, to) => row.every((first, over) => direct <= first + (table[over]?.[to] as number) + slack)),
+  );
