@@ -7,7 +7,11 @@ import { planRunSheet, type RunSheet, type SheetKind, type SheetStep } from '@/c
 import type { SheetState, Unit } from './entities';
 import type { FreedPart } from './events';
 
-/** The run sheet a unit has, or would have, computed afresh from its model version and what is known of it. */
+/** Sheets that were computed, by model. A sheet follows from the model and what was asked, so it is never out of date. */
+const made = new WeakMap<Model, Map<string, Outcome<RunSheet>>>();
+const mostPerModel = 64;
+
+/** The run sheet a unit has, or would have, from its model version and what is known of it. */
 export function sheetOf(
   model: Model,
   unit: Pick<Unit, 'revision' | 'configuration' | 'marks'>,
@@ -15,11 +19,15 @@ export function sheetOf(
 ): Outcome<RunSheet> {
   const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
   const { revision, configuration } = unit;
-  return planRunSheet(
-    model,
-    { kind: asked.kind, targets: asked.targets, revision, configuration, findings },
-    startingHouseRules,
-  );
+  const request = { kind: asked.kind, targets: asked.targets, revision, configuration, findings };
+  const key = JSON.stringify(request);
+  const sheets = made.get(model) ?? new Map<string, Outcome<RunSheet>>();
+  const known = sheets.get(key);
+  if (known) return known;
+  const sheet = planRunSheet(model, request, startingHouseRules);
+  if (sheets.size >= mostPerModel) sheets.clear();
+  made.set(model, sheets.set(key, sheet));
+  return sheet;
 }
 
 /** The step that is to be done now: the first of the sheet that is not done. */

@@ -1,8 +1,16 @@
 import fc from 'fast-check';
-import { after, operation } from '../../../tests/support/models';
-import { orderOperations, setUpMinutes } from './orderOperations';
+import { after, operation, shippedModels } from '../../../tests/support/models';
+import { authorOrder } from '@/core/procedure/authorOrder';
+import type { Operation } from '@/core/procedure/operations';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import { orderOperations } from './orderOperations';
+import { sequenceOf } from './order/sequenceOf';
+import { endOf, timeOrder } from './order/sequenceProblem';
 
-const setUp = { toolChangeMinutes: 1, turnMinutes: 2 };
+const rules = { toolChangeMinutes: 1, turnMinutes: 2 };
+const ground = { postures: [], findings: [] };
+const ids = (operations: readonly Operation[], on: Parameters<typeof orderOperations>[1] = ground) =>
+  orderOperations(operations, on, rules).operations.map(({ id }) => id);
 
 describe('orderOperations', () => {
   test('is a permutation in which everything comes after what it waits for', () => {
@@ -12,7 +20,7 @@ describe('orderOperations', () => {
           fc
             .record({
               before: fc.uniqueArray(fc.integer({ min: 0, max: Math.max(0, at - 1) }), { maxLength: Math.min(3, at) }),
-              tool: fc.constantFrom('pick', 'driver', 'hands'),
+              tool: fc.constantFrom('pick', 'driver', 'Hands'),
               face: fc.constantFrom('front', 'back'),
             })
             .map(({ before, tool, face }) =>
@@ -23,7 +31,7 @@ describe('orderOperations', () => {
     );
     fc.assert(
       fc.property(dags, (operations) => {
-        const order = orderOperations(operations, setUp).map(({ id }) => id);
+        const order = ids(operations);
         expect([...order].sort()).toEqual(operations.map(({ id }) => id).sort());
         for (const op of operations)
           for (const { any } of op.after) expect(any.some((id) => order.indexOf(id) < order.indexOf(op.id))).toBe(true);
@@ -32,25 +40,65 @@ describe('orderOperations', () => {
     );
   });
 
+  test.each(shippedModels.map((model) => [model.name, model] as const))(
+    '%s: proven, and never slower than the author’s own order',
+    (_, model) => {
+      const findings: readonly [] = [];
+      const revision = model.revisions[0]?.id ?? null;
+      const configuration = model.configurations[0]?.id ?? null;
+      const own = authorOrder(model, { revision, configuration, findings });
+      const place = { postures: model.postures, findings };
+      const best = orderOperations(own, place, startingHouseRules, { states: 40_000 });
+      const problem = sequenceOf(own, place, startingHouseRules);
+      const asWritten = own.map((_operation, index) => ({ operation: index, choice: 0 }));
+      expect(best.isProven).toBe(true);
+      expect(best.minutes).toBeLessThanOrEqual(endOf(problem, timeOrder(problem, asWritten)) + 1e-9);
+    },
+  );
+
   test('stays with the tool in hand while it can', () => {
     const operations = [
       operation('a', { tool: 'pick' }),
       operation('b', { tool: 'driver' }),
       operation('c', { tool: 'pick' }),
     ];
-    expect(orderOperations(operations, setUp).map(({ id }) => id)).toEqual(['a', 'c', 'b']);
+    expect(orderOperations(operations, ground, rules).minutes).toBe(4);
+    expect(ids(operations)).not.toEqual(['a', 'b', 'c']);
   });
 
-  test('counts tool and face apart', () => {
-    const at = (tool: string, face: string) => operation('x', { tool, face });
-    expect(setUpMinutes(undefined, at('pick', 'front'), setUp)).toBe(0);
-    expect(setUpMinutes(at('pick', 'front'), at('driver', 'back'), setUp)).toBe(3);
-    expect(setUpMinutes(at('pick', 'front'), at('pick', 'back'), setUp)).toBe(2);
+  test('begins with what is in hand already', () => {
+    const operations = [operation('a', { tool: 'pick' }), operation('b', { tool: 'driver' })];
+    expect(ids(operations, { ...ground, last: operation('done', { tool: 'driver' }) })).toEqual(['b', 'a']);
+  });
+
+  test('takes what stands in the way out first, and not for nothing when it is out already', () => {
+    const snap = operation('snap', { slowWhile: [{ part: 'camera', factor: 3, because: 'No room.' }] });
+    const camera = operation('camera', { frees: ['camera'] });
+    expect(ids([snap, camera])).toEqual(['camera', 'snap']);
+    const { minutes } = orderOperations([snap], { ...ground, outParts: new Set(['camera']) }, rules);
+    expect(orderOperations([snap], ground, rules).minutes).toBeCloseTo(3 * minutes, 9);
+  });
+
+  test('a tool that is slower but in hand is taken, with its own minutes', () => {
+    const quarter = { low: 0.25, likely: 0.25, high: 0.25 };
+    const row = [
+      operation('a', { tool: 'pick' }),
+      operation('b', {
+        tool: 'driver',
+        minutes: quarter,
+        orTools: [{ tool: 'pick', minutesFactor: 2 }],
+        after: [after('a')],
+      }),
+      operation('c', { tool: 'pick', after: [after('b')] }),
+    ];
+    const [, middle] = orderOperations(row, ground, rules).operations;
+    expect(middle?.tool).toBe('pick');
+    expect(middle?.minutes.likely).toBe(0.5);
   });
 
   test('a circle is the caller’s mistake', () => {
-    expect(() =>
-      orderOperations([operation('a', { after: [after('b')] }), operation('b', { after: [after('a')] })], setUp),
-    ).toThrow(RangeError);
+    expect(() => ids([operation('a', { after: [after('b')] }), operation('b', { after: [after('a')] })])).toThrow(
+      RangeError,
+    );
   });
 });

@@ -8,6 +8,7 @@ import { screwGroups } from '@/core/screws/screwGroups';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
+import { attendedMinutes, expectedMinutes } from './attendedMinutes';
 import { chooseOperations } from './chooseOperations';
 import { orderOperations } from './orderOperations';
 import { explainOperation } from './explainOperation';
@@ -70,18 +71,22 @@ export type SheetKind = (typeof sheetKinds)[number];
  * @refuses 'targets-unreachable'
  */
 export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRules): Outcome<RunSheet> {
+  const { findings, targets } = request;
   // Short cuts that destroy something are not taken until a plan can say what is worth destroying.
   const existing = operationsFor(model, request).filter(({ destroys }) => !destroys?.length);
-  const chosen = chooseOperations(existing, request.targets, ({ minutes }) => minutes.likely);
+  const chosen = chooseOperations(existing, targets, (operation) => expectedMinutes(operation, findings));
   if (!chosen.ok) return chosen;
   const ids = new Set(chosen.value.ids);
-  const order = orderOperations(
-    existing.filter(({ id }) => ids.has(id)),
+  const { operations: order } = orderOperations(
+    existing
+      .filter(({ id }) => ids.has(id))
+      .map((operation) => ({ ...operation, minutes: attendedMinutes(operation, findings) })),
+    { postures: model.postures, findings },
     rules,
   );
 
   const walked = walk(model, order);
-  const out = walked.steps.map((step) => outStep(model, step, order, request.targets));
+  const out = walked.steps.map((step) => outStep(model, step, order, targets));
   const cups = assignCups(out.map(({ id, joints }) => ({ stepId: id, groups: screwGroups(joints) })));
   const outWithCups = out.map((step) => ({ ...step, cups: cups.filter(({ stepId }) => stepId === step.id) }));
   const back = request.kind === 'rebuild' ? wayBack(model, order, outWithCups, walked.openJoints) : [];

@@ -1,6 +1,15 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { KeyDispatcher } from './keyDispatcher';
 import { KeysHelp } from './KeysHelp';
 import { KeyRegistry, type KeyBinding } from './keyRegistry';
@@ -79,12 +88,13 @@ export function useKey(key: string | undefined, label: string, run: () => void, 
   const registry = useContext(RegistryContext);
   const layer = useContext(LayerContext);
   const latest = useRef(run);
-  useEffect(() => {
+  // Bound with the frame that shows it: a key that is pressed right after is already this one's.
+  useLayoutEffect(() => {
     latest.current = run;
   });
   const binding = useMemo<KeyBinding | null>(
     () => (key === undefined ? null : { key, label, layer, run: () => latest.current() }),
     [key, label, layer],
   );
-  useEffect(() => (binding && isEnabled ? registry?.add(binding) : undefined), [registry, binding, isEnabled]);
+  useLayoutEffect(() => (binding && isEnabled ? registry?.add(binding) : undefined), [registry, binding, isEnabled]);
 }

@@ -1,0 +1,46 @@
+import type { Minutes, Operation } from '@/core/procedure/operations';
+import type { Finding } from '@/core/procedure/vocabulary';
+
+/** Attended minutes of an operation on a unit with these findings: the first condition that applies, else the usual ones. */
+export function attendedMinutes(operation: Operation, findings: readonly Finding[]): Minutes {
+  const special = operation.minutesWhen?.find((entry) => entry.findings.some((finding) => findings.includes(finding)));
+  return special?.minutes ?? operation.minutes;
+}
+
+/** The mean of a triangle of low, likely and high. */
+export const meanMinutes = ({ low, likely, high }: Minutes): number => (low + likely + high) / 3;
+
+/** Expected attended minutes: each way the operation can end, with its chance and its own minutes. */
+export function expectedMinutes(operation: Operation, findings: readonly Finding[]): number {
+  const usual = meanMinutes(attendedMinutes(operation, findings));
+  const { ends } = operation;
+  if (!ends || ends.length === 0) return usual;
+  return ends.reduce((sum, { chance, minutes }) => sum + chance * (minutes ? meanMinutes(minutes) : usual), 0);
+}
+
+/** Variance of the attended minutes, the ends included. */
+export function minutesVariance(operation: Operation, findings: readonly Finding[]): number {
+  const usual = attendedMinutes(operation, findings);
+  const ends = operation.ends?.length ? operation.ends : [{ chance: 1, minutes: undefined }];
+  const mean = expectedMinutes(operation, findings);
+  return ends.reduce((sum, { chance, minutes }) => {
+    const own = minutes ?? usual;
+    return sum + chance * (triangleVariance(own) + (meanMinutes(own) - mean) ** 2);
+  }, 0);
+}
+
+const triangleVariance = ({ low, likely, high }: Minutes): number =>
+  (low ** 2 + likely ** 2 + high ** 2 - low * likely - low * high - likely * high) / 18;
+
+const tenths = 1.2815515655446004;
+
+/** Middle 80 % of a sum of independent minutes, as a normal: good from about five operations on. */
+export function minutesRange(
+  operations: readonly Operation[],
+  findings: readonly Finding[],
+): { readonly low: number; readonly high: number } {
+  const mean = operations.reduce((sum, operation) => sum + expectedMinutes(operation, findings), 0);
+  const spread =
+    tenths * Math.sqrt(operations.reduce((sum, operation) => sum + minutesVariance(operation, findings), 0));
+  return { low: Math.max(0, mean - spread), high: mean + spread };
+}
