@@ -30,11 +30,12 @@ module.exports = {
     ),
     never('core-shared-is-ground', '^src/core/shared', { path: '^src/core/(?!shared)' }),
     never('core-statistics-is-ground', '^src/core/statistics', { path: '^src/core/(?!shared|statistics)' }),
+    never('core-graph-is-ground', '^src/core/graph', { path: '^src/core/(?!shared|graph)' }),
     never('core-procedure', '^src/core/(procedure|grading)', {
       path: '^src/core/(?!shared|statistics|procedure|grading)',
     }),
     never('core-teardown', '^src/core/(teardown|screws)', {
-      path: '^src/core/(?!shared|statistics|procedure|grading|screws|teardown)',
+      path: '^src/core/(?!shared|graph|statistics|procedure|grading|screws|teardown)',
     }),
     never('core-drafting', '^src/core/(drafting|library)', {
       path: '^src/core/(?!shared|procedure|screws|drafting|library)',

@@ -125,14 +125,11 @@ function relax(weights: readonly number[], { clauses, isIn, isOut }: Omit<Node, 
   const network = new FlowNetwork(count + 2);
   // Large enough that no sum of gains outweighs it, and finite, so that what is forced adds up exactly.
   const much = weights.reduce((total, weight) => total + Math.abs(weight), 1);
-  let gains = 0;
   for (let item = 0; item < count; item += 1) {
     if (isOut[item]) continue;
     const weight = (weights[item] as number) + (isIn[item] ? much : 0);
-    if (weight >= 0) {
-      gains += weight;
-      network.addEdge(source, item, weight);
-    } else network.addEdge(item, sink, -weight);
+    if (weight >= 0) network.addEdge(source, item, weight);
+    else network.addEdge(item, sink, -weight);
     for (const needed of certainlyNeeded(clauses, item, isOut)) network.addEdge(item, needed, Infinity);
   }
   const { isSourceSide } = network.minimumCut(source, sink);
