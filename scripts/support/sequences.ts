@@ -21,10 +21,7 @@ export function makeSequence(count: number, structure: Structure, cost: CostKind
   const operations: SequenceOperation[] = [];
   let gate = -1;
   for (let at = 0; at < count; at += 1) {
-    const after =
-      structure === 'layered'
-        ? layeredArcs(at, gate, chance)
-        : chainArcs(at, 4, chance);
+    const after = structure === 'layered' ? layeredArcs(at, gate, chance) : chainArcs(at, 4, chance);
     if (structure === 'layered' && at % 9 === 0) gate = at;
     operations.push({
       minutes: Math.round(chance.between(0.2, 2.2) * 10) / 10,
