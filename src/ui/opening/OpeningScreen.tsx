@@ -171,7 +171,10 @@ function nextBack({ entries }: OpeningLog): LogEntry | undefined {
 
 function LogList({ log }: { readonly log: OpeningLog }) {
   const list = useRef<HTMLOListElement>(null);
-  useEffect(() => list.current?.scrollTo({ top: list.current.scrollHeight }), [log.number, log.entries.length]);
+  useEffect(() => {
+    // In braces: what scrollTo returns is no way to clean up.
+    list.current?.scrollTo({ top: list.current.scrollHeight });
+  }, [log.number, log.entries.length]);
   if (log.entries.length === 0) {
     return (
       <Box>
