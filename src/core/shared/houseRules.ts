@@ -1,3 +1,5 @@
+import type { SaleGrade } from './grades';
+
 /** Prices and limits of the house. One set for now; the House rules screen will make them editable. */
 export interface HouseRules {
   /** What a minute of attended work costs. */
@@ -9,6 +11,11 @@ export interface HouseRules {
   /** Minutes to take up another tool, and to turn the unit over. */
   readonly toolChangeMinutes: number;
   readonly turnMinutes: number;
+  /** How sound parts tend to be graded; the shares sum to 1. */
+  readonly gradeMix: Readonly<Record<SaleGrade, number>>;
+  /** Share of its worth that a part loses in a month on the shelf, and below which it does not fall. */
+  readonly monthlyLoss: number;
+  readonly surplusShare: number;
 }
 
 export const startingHouseRules: HouseRules = {
@@ -17,4 +24,7 @@ export const startingHouseRules: HouseRules = {
   recycleCents: 40,
   toolChangeMinutes: 0.2,
   turnMinutes: 0.3,
+  gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },
+  monthlyLoss: 0.04,
+  surplusShare: 0.25,
 };

@@ -20,6 +20,7 @@ export const reasons = [
   'not-wiped',
   'data-bearing',
   'targets-unreachable',
+  'no-worth',
   'step-not-next',
   'step-done-already',
   'sheet-open',

@@ -17,6 +17,7 @@ const fine = 1000;
  * @param operations  those of the situation (`operationsFor`)
  * @param targets     part ids
  * @param cost        minutes (or money) of one operation, not negative
+ * @param isAllowed   false for operations that exist but must not be done
  * @returns ids of the chosen operations, in the order of `operations`, and their total cost
  * @refuses 'targets-unreachable' when no operation frees a target, or what frees it waits for itself
  */
@@ -24,6 +25,7 @@ export function chooseOperations(
   operations: readonly Operation[],
   targets: readonly string[],
   cost: (operation: Operation) => number,
+  isAllowed: (operation: Operation) => boolean = () => true,
 ): Outcome<{ readonly ids: readonly string[]; readonly cost: number }> {
   const byId = new Map(operations.map((operation) => [operation.id, operation]));
   const numbers = new Map(operations.map(({ id }, index) => [id, index]));
@@ -36,9 +38,11 @@ export function chooseOperations(
   const weights = [...operations.map((operation) => -Math.round(cost(operation) * fine) || 0), ...targets.map(() => 0)];
   const forced = targets.map((_, index) => operations.length + index);
 
-  const closure = bestClosure({ weights, clauses, forced });
+  const barred = operations.flatMap((operation, index) => (isAllowed(operation) ? [] : [index]));
+
+  const closure = bestClosure({ weights, clauses, forced, barred });
   if (!closure) {
-    const can = new Set(takeable(weights.length, clauses, () => true));
+    const can = new Set(takeable(weights.length, clauses, (item) => !barred.includes(item)));
     const stuck = targets.filter((_, index) => !can.has(operations.length + index));
     return refuse('targets-unreachable', { part: (stuck.length > 0 ? stuck : targets).join(', ') });
   }

@@ -55,6 +55,8 @@ export interface SheetRequest extends Situation {
   readonly kind: SheetKind;
   /** Parts wanted free. On a rebuild these are the slots that get another part. */
   readonly targets: readonly string[];
+  /** Parts that are scrap already. */
+  readonly scrap?: readonly string[];
 }
 
 export const sheetKinds = ['teardown', 'rebuild'] as const;
@@ -72,9 +74,12 @@ export type SheetKind = (typeof sheetKinds)[number];
  */
 export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRules): Outcome<RunSheet> {
   const { findings, targets } = request;
-  // Short cuts that destroy something are not taken until a plan can say what is worth destroying.
-  const existing = operationsFor(model, request).filter(({ destroys }) => !destroys?.length);
-  const chosen = chooseOperations(existing, targets, (operation) => expectedMinutes(operation, findings));
+  const scrap = new Set(request.scrap);
+  // A short cut may destroy what is scrap already, and only where nothing goes back.
+  const isAllowed = ({ destroys = [] }: Operation) =>
+    destroys.length === 0 || (request.kind === 'teardown' && destroys.every((part) => scrap.has(part)));
+  const existing = operationsFor(model, request);
+  const chosen = chooseOperations(existing, targets, (operation) => expectedMinutes(operation, findings), isAllowed);
   if (!chosen.ok) return chosen;
   const ids = new Set(chosen.value.ids);
   const { operations: order } = orderOperations(

@@ -31,6 +31,8 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
   'not-wiped': ({ tag }) => `${tag} starts and is not wiped. Wipe it first: in pieces it cannot be wiped.`,
   'data-bearing': ({ tag }) =>
     `${tag} may hold personal data and was never wiped. It is not for the shelf: destroy it and scrap it.`,
+  'no-worth': () =>
+    'Nothing in it has a price, so nothing can pay. Give its parts worths in the model, or pick parts yourself.',
   'targets-unreachable': ({ part }) => `The ${part} cannot be reached in this model as it stands. Choose other parts.`,
   'step-not-next': ({ tag }) => `That step of ${tag} is not the one to be done now. The page shows the next one.`,
   'step-done-already': ({ tag }) => `That step of ${tag} is done already. Nothing was counted twice.`,

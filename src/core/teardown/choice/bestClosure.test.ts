@@ -3,11 +3,11 @@ import { bestClosure } from './bestClosure';
 import { takeable, type ClosureProblem } from './closureProblem';
 
 /** The best of all subsets that can be taken in some order. */
-function bruteForce({ weights, clauses, forced = [] }: ClosureProblem): number | undefined {
+function bruteForce({ weights, clauses, forced = [], barred = [] }: ClosureProblem): number | undefined {
   let best: number | undefined;
   for (let mask = 0; mask < 1 << weights.length; mask += 1) {
     const has = (item: number) => (mask & (1 << item)) !== 0;
-    if (!forced.every(has)) continue;
+    if (!forced.every(has) || barred.some(has)) continue;
     const size = weights.filter((_, item) => has(item)).length;
     if (takeable(weights.length, clauses, has).length < size) continue;
     const weight = weights.reduce((sum, own, item) => sum + (has(item) ? own : 0), 0);
@@ -26,6 +26,7 @@ const problems = fc.integer({ min: 1, max: 10 }).chain((count) => {
       maxLength: count,
     }),
     forced: fc.uniqueArray(item, { maxLength: 1 }),
+    barred: fc.uniqueArray(item, { maxLength: 1 }),
   });
 });
 

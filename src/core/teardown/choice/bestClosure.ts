@@ -39,7 +39,7 @@ interface Relaxed {
  * (1976); the branching is ours.
  */
 export function bestClosure(problem: ClosureProblem, mostNodes = 4000): Closure | undefined {
-  const { weights, clauses, forced = [] } = problem;
+  const { weights, clauses, forced = [], barred = [] } = problem;
   const count = weights.length;
   if (clauses.length !== count) throw new RangeError('bestClosure: one list of clauses per item');
   if (!weights.every(Number.isSafeInteger)) throw new RangeError('bestClosure: weights are whole numbers');
@@ -76,7 +76,7 @@ export function bestClosure(problem: ClosureProblem, mostNodes = 4000): Closure 
       });
     }
   };
-  open({ clauses, isIn, isOut: weights.map(() => false) });
+  open({ clauses, isIn, isOut: weights.map((_, item) => barred.includes(item)) });
   let looked = 0;
   for (let node = stack.pop(); node && looked < mostNodes; node = stack.pop()) {
     looked += 1;

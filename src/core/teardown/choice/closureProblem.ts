@@ -6,6 +6,8 @@ export interface ClosureProblem {
   readonly clauses: readonly (readonly (readonly number[])[])[];
   /** Items that must be taken. */
   readonly forced?: readonly number[];
+  /** Items that must not. */
+  readonly barred?: readonly number[];
 }
 
 /**

@@ -1,0 +1,49 @@
+import type { Model } from '@/core/procedure/model';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { priceOfPart, worthToday, type Market } from '../worth/partWorth';
+import type { PartKnowledge } from './planTeardown';
+
+/** What is known of the chance that a part comes out good, with its 80 % range. */
+export interface KnownShare {
+  readonly share: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What the shop knows that a plan hangs on. */
+export interface PlanGround {
+  /** By part; one that is not listed was never sought. */
+  readonly shares: Readonly<Record<string, KnownShare>>;
+  readonly unseen: KnownShare;
+  /** By interchange class; one that is not listed has no stock. */
+  readonly market: Readonly<Record<string, Market>>;
+}
+
+/**
+ * Worth and chance of every part of a model that has a price, for a unit of one configuration.
+ *
+ * A part that was never sought has the chance of an unseen one, less what the model itself says is at risk on it.
+ */
+export function knowledgeOf(
+  model: Model,
+  configuration: string | null,
+  { shares, unseen, market }: PlanGround,
+  rules: HouseRules,
+): readonly PartKnowledge[] {
+  const absent = new Set(model.configurations.find(({ id }) => id === configuration)?.absentParts ?? []);
+  return model.parts.flatMap((part) => {
+    const price = absent.has(part.id) ? undefined : priceOfPart(part, rules.gradeMix);
+    if (price === undefined) return [];
+    const spared = model.operations
+      .flatMap(({ risks = [] }) => risks)
+      .filter((risk) => risk.part === part.id)
+      .reduce((left, { chance }) => left * (1 - chance), 1);
+    const { share, low, high } = shares[part.id] ?? {
+      share: unseen.share * spared,
+      low: unseen.low * spared,
+      high: unseen.high * spared,
+    };
+    const soundCents = worthToday(price, market[part.interchange] ?? { stock: 0, usedPerMonth: null }, rules);
+    return [{ part: part.id, soundCents, chance: share, lowChance: low, highChance: high }];
+  });
+}

@@ -1,0 +1,101 @@
+import { after, operation, phone, shippedModels, smallModel } from '../../../../tests/support/models';
+import type { Model } from '@/core/procedure/model';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import { knowledgeOf, type PlanGround } from './knowledgeOf';
+import { planTeardown, type PlanAim, type PlanRequest, type TeardownPlan } from './planTeardown';
+
+const ground: PlanGround = { shares: {}, unseen: { share: 0.75, low: 0.4, high: 0.95 }, market: {} };
+const rules = startingHouseRules;
+
+function request(model: Model, aim: PlanAim, more: Partial<PlanRequest> = {}): PlanRequest {
+  const configuration = model.configurations[0]?.id ?? null;
+  const parts = knowledgeOf(model, configuration, ground, rules);
+  return { aim, parts, scrap: [], revision: model.revisions[0]?.id ?? null, configuration, findings: [], ...more };
+}
+
+function planned(model: Model, aim: PlanAim, more: Partial<PlanRequest> = {}): TeardownPlan {
+  const outcome = planTeardown(model, request(model, aim, more), rules);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
+  return outcome.value;
+}
+
+const ids = ({ operations }: TeardownPlan) => operations.map(({ id }) => id);
+
+describe('planTeardown', () => {
+  test.each(shippedModels.map((model) => [model.name, model] as const))(
+    '%s: two parts, everything, and what pays',
+    (_, model) => {
+      const worthy = knowledgeOf(model, model.configurations[0]?.id ?? null, ground, rules).map(({ part }) => part);
+      const two = planned(model, { kind: 'parts', parts: worthy.slice(0, 2) });
+      const all = planned(model, { kind: 'everything' });
+      const pays = planned(model, { kind: 'pays' });
+      for (const plan of [two, all, pays]) {
+        expect(plan.isProven).toBe(true);
+        expect(plan.cost.minutes).toBeLessThanOrEqual(plan.authorCost.minutes + 1e-9);
+        expect(plan.curve).toHaveLength(new Set(plan.curve.map(({ operation: id }) => id)).size);
+        expect(plan.curve[plan.operations.length]?.cents).toBeCloseTo(plan.netCents, 6);
+      }
+      const freed = new Set(two.operations.flatMap(({ frees }) => frees));
+      expect(worthy.slice(0, 2).every((part) => freed.has(part))).toBe(true);
+      expect(ids(all).length).toBeGreaterThanOrEqual(ids(two).length);
+      // What pays brings at least what doing nothing does, but for the set-up minutes, which the choice does not see.
+      expect(pays.netCents).toBeGreaterThan(-pays.handMinutes * rules.labourCentsPerMinute * 0.3 - 1);
+    },
+  );
+
+  test('a cent over its break-even a part is freed, a cent below it stays in', () => {
+    const usual = planned(phone, { kind: 'pays' });
+    const line = usual.lines.find(({ payFromCents }) => payFromCents !== null && payFromCents > 1);
+    if (!line?.payFromCents) throw new Error('no part of the phone has a break-even');
+    const at = (soundCents: number) => {
+      const { parts } = request(phone, { kind: 'pays' });
+      const changed = parts.map((known) => (known.part === line.part ? { ...known, soundCents } : known));
+      return planned(phone, { kind: 'pays' }, { parts: changed }).lines.find(({ part }) => part === line.part)?.verdict;
+    };
+    expect(at(line.payFromCents)).toBe('free');
+    expect(at(line.payFromCents - 1)).toBe('leave');
+  });
+
+  test('a cable is cut when what it belongs to is scrap, and never otherwise', () => {
+    const parts = ['board'];
+    expect(ids(planned(phone, { kind: 'parts', parts }))).not.toContain('cut-display');
+    expect(ids(planned(phone, { kind: 'parts', parts }, { scrap: ['display'] }))).toContain('cut-display');
+  });
+
+  test('a risk for a part that is still in is counted, and the plan changes when that pays', () => {
+    const quick = { low: 1, likely: 1, high: 1 };
+    const model = smallModel([
+      operation('door', { minutes: quick }),
+      operation('foil', {
+        minutes: quick,
+        frees: ['foil'],
+        after: [after('door')],
+        risks: [{ part: 'glass', chance: 0.9, what: 'cracks' }],
+      }),
+      operation('glass', { minutes: quick, frees: ['glass'], after: [after('foil')] }),
+      operation('lid', { minutes: quick, frees: ['glass'], after: [after('door')] }),
+    ]);
+    const parts = [
+      { part: 'glass', soundCents: 4000, chance: 1, lowChance: 1, highChance: 1 },
+      { part: 'foil', soundCents: 100, chance: 1, lowChance: 1, highChance: 1 },
+    ];
+    const plan = planned(model, { kind: 'pays' }, { parts, revision: null, configuration: null });
+    expect(plan.operations.flatMap(({ frees }) => frees)[0]).toBe('glass');
+    expect(plan.netCents).toBeGreaterThan(3700);
+  });
+
+  test('what cannot be freed, and nothing with a price, are said', () => {
+    const refusalOf = (asked: PlanRequest) => {
+      const outcome = planTeardown(phone, asked, rules);
+      return outcome.ok ? null : outcome.refusal.reason;
+    };
+    expect(refusalOf(request(phone, { kind: 'parts', parts: ['moon'] }))).toBe('targets-unreachable');
+    expect(refusalOf(request(phone, { kind: 'pays' }, { parts: [] }))).toBe('no-worth');
+  });
+
+  test('nothing wanted is nothing to do', () => {
+    const plan = planned(phone, { kind: 'parts', parts: [] });
+    expect(plan.operations).toEqual([]);
+    expect(plan.netCents).toBe(0);
+  });
+});

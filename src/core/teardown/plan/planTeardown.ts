@@ -1,0 +1,241 @@
+import { authorOrder } from '@/core/procedure/authorOrder';
+import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
+import { operationsFor, type Situation } from '@/core/procedure/situation';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { expectedMinutes } from '../attendedMinutes';
+import { chooseOperations } from '../chooseOperations';
+import type { OrderBudget } from '../order/bestOrder';
+import { sequenceOf, type OrderGround } from '../order/sequenceOf';
+import { endOf, timeOrder, type SequenceProblem, type TimedStep } from '../order/sequenceProblem';
+import { orderOperations } from '../orderOperations';
+import { breakEvens, payingParts, type ChoiceGround, type Prize } from '../worth/payingParts';
+import { curveAlong, type CurvePoint } from './curveAlong';
+import { withSurvival, type Correction } from './withSurvival';
+
+/** What the lead asks for. */
+export type PlanAim =
+  | { readonly kind: 'pays' }
+  | { readonly kind: 'everything' }
+  | { readonly kind: 'parts'; readonly parts: readonly string[] };
+
+/** What is known of a part of this unit that has a worth. */
+export interface PartKnowledge {
+  readonly part: string;
+  /** What a sound one brings today, in whole cents. */
+  readonly soundCents: number;
+  /** Chance that it comes out sound, with its 80 % range. */
+  readonly chance: number;
+  readonly lowChance: number;
+  readonly highChance: number;
+}
+
+export interface PlanRequest extends Situation {
+  readonly aim: PlanAim;
+  readonly parts: readonly PartKnowledge[];
+  /** Parts of this unit that are scrap already: a short cut may destroy them. */
+  readonly scrap: readonly string[];
+}
+
+/** What becomes of a part: freed for its worth, out because it lies on the way, left in, or out of reach. */
+export type Verdict = 'free' | 'along' | 'leave' | 'unreachable';
+
+export interface PlanLine extends PartKnowledge {
+  readonly name: string;
+  readonly verdict: Verdict;
+  /** Least price of a sound one at which it pays; null when none does. */
+  readonly payFromCents: number | null;
+  /** Expected attended minutes beyond what pays without it. */
+  readonly extraMinutes: number;
+}
+
+export interface OrderCost {
+  readonly minutes: number;
+  readonly toolChanges: number;
+  readonly turns: number;
+  /** Minutes in which the hand waits. */
+  readonly waiting: number;
+}
+
+export interface TeardownPlan {
+  /** In the order in which they are done, each with its tool. */
+  readonly operations: readonly Operation[];
+  readonly steps: readonly TimedStep[];
+  readonly cost: OrderCost;
+  readonly lowerBoundMinutes: number;
+  readonly isProven: boolean;
+  /** The same operations as the author wrote them down. */
+  readonly authorCost: OrderCost;
+  readonly handMinutes: number;
+  readonly lines: readonly PlanLine[];
+  /** Expected worth of the parts less the labour, set-up minutes included. */
+  readonly netCents: number;
+  readonly curve: readonly CurvePoint[];
+  readonly correction: Correction;
+}
+
+/** What a planner may take: proves what devices come with. */
+export const planBudget: OrderBudget = { states: 20_000 };
+
+/**
+ * How far to take a unit apart, which operations that needs, and in which order.
+ *
+ * The choice is exact in the additive model (see `payingParts`, `chooseOperations`); the order is the best of it (see
+ * `bestOrder`). What operations risk for parts that are still in is then counted along the order, and where that changes
+ * the answer the better plan is taken and the difference is said.
+ *
+ * @refuses 'targets-unreachable' for asked parts that nothing frees; 'no-worth' when it is asked what pays and nothing has
+ * a worth
+ */
+export function planTeardown(
+  model: Model,
+  request: PlanRequest,
+  rules: HouseRules,
+  budget: OrderBudget = planBudget,
+): Outcome<TeardownPlan> {
+  const { aim, findings } = request;
+  const scrap = new Set(request.scrap);
+  const choice: ChoiceGround = {
+    operations: operationsFor(model, request),
+    cost: (operation) => expectedMinutes(operation, findings) * rules.labourCentsPerMinute,
+    isAllowed: ({ destroys = [] }) => destroys.every((part) => scrap.has(part)),
+  };
+  const prizes = prizesOf(model, request);
+  if (aim.kind === 'pays' && prizes.every(({ soundCents }) => soundCents <= 0)) return refuse('no-worth');
+  const ground: OrderGround = { postures: model.postures, findings };
+  const reachable = prizes.filter(({ part }) => chosenFor(choice, [part]).ok);
+  const everything = chosenFor(
+    choice,
+    reachable.map(({ part }) => part),
+  );
+  if (!everything.ok) return everything;
+
+  const evens = new Map(breakEvens(choice, prizes).map((entry) => [entry.part, entry]));
+  const ways = new Map(reachable.map(({ part }) => [part, chosenFor(choice, [part])]));
+  const ownWay = (part: string): ReadonlySet<string> => {
+    const way = ways.get(part);
+    return new Set(way?.ok ? way.value.map(({ id }) => id) : []);
+  };
+  const valued = prizes.map(({ part, soundCents, chance }) => ({ part, soundCents, chance, ownWay: ownWay(part) }));
+
+  const first =
+    aim.kind === 'pays' ? accept(payingParts(choice, prizes).operations) : chosenFor(choice, aimed(aim, reachable));
+  if (!first.ok) return first;
+  const { operations, correction } = withSurvival(
+    { chosen: first.value, ground: choice, prizes, valued, mayDrop: aim.kind === 'pays' },
+    (chosen) => orderOperations(chosen, ground, rules, budget),
+    rules.labourCentsPerMinute,
+  );
+  const ordered = orderOperations(operations, ground, rules, budget);
+  const timed = timedAs(ordered.operations, ground, rules);
+  const rest = everything.value.filter(({ id }) => !ordered.operations.some((done) => done.id === id));
+  const further = orderOperations(
+    rest.filter(({ id }) => canFollow(id, [...ordered.operations, ...rest])),
+    { ...ground, last: ordered.operations.at(-1), outParts: new Set(ordered.operations.flatMap(({ frees }) => frees)) },
+    rules,
+  );
+  const curve = curveAlong([...ordered.operations, ...further.operations], request.parts, valued, ground, rules);
+  const freed = new Set(ordered.operations.flatMap(({ frees }) => frees));
+  const author = asWritten(model, request, ordered.operations);
+  return accept({
+    operations: ordered.operations,
+    steps: timed.steps,
+    cost: costOf(timed.problem, timed.steps),
+    lowerBoundMinutes: ordered.lowerBound,
+    isProven: ordered.isProven,
+    authorCost: (({ problem, steps }) => costOf(problem, steps))(timedAs(author, ground, rules)),
+    handMinutes: timed.steps.reduce((sum, { setUp, work }) => sum + setUp + work, 0),
+    lines: request.parts.map((known) => lineOf(model, known, evens.get(known.part), freed, choice, findings)),
+    netCents: curve[ordered.operations.length]?.cents ?? 0,
+    curve,
+    correction,
+  });
+}
+
+function prizesOf(model: Model, { parts, scrap }: PlanRequest): readonly Prize[] {
+  return parts.map(({ part, soundCents, chance }) => {
+    const boundTo = model.parts.find(({ id }) => id === part)?.boundTo;
+    return {
+      part,
+      soundCents,
+      chance: scrap.includes(part) ? 0 : chance,
+      ...(boundTo !== undefined && parts.some((other) => other.part === boundTo) && { boundTo }),
+    };
+  });
+}
+
+const aimed = (aim: PlanAim, reachable: readonly Prize[]): readonly string[] =>
+  aim.kind === 'parts' ? aim.parts : reachable.filter(({ chance }) => chance > 0).map(({ part }) => part);
+
+function chosenFor(
+  { operations, cost, isAllowed }: ChoiceGround,
+  parts: readonly string[],
+): Outcome<readonly Operation[]> {
+  const chosen = chooseOperations(operations, parts, cost, isAllowed);
+  if (!chosen.ok) return chosen;
+  return accept(operations.filter(({ id }) => chosen.value.ids.includes(id)));
+}
+
+/** Whether an operation’s arcs can be met among some operations. */
+const canFollow = (id: string, among: readonly Operation[]): boolean => {
+  const ids = new Set(among.map((operation) => operation.id));
+  return (
+    among
+      .find((operation) => operation.id === id)
+      ?.after.every(({ any }) => any.some((other) => ids.has(other)) || any.every((other) => !ids.has(other))) ?? false
+  );
+};
+
+function lineOf(
+  model: Model,
+  known: PartKnowledge,
+  even: ReturnType<typeof breakEvens>[number] | undefined,
+  freed: ReadonlySet<string>,
+  { operations }: ChoiceGround,
+  findings: Situation['findings'],
+): PlanLine {
+  const payFromCents = even?.payFromCents ?? null;
+  const extra = operations.filter(({ id }) => even?.extra.includes(id));
+  const isReachable =
+    operations.some(({ frees }) => frees.includes(known.part)) &&
+    (payFromCents !== null || freed.has(known.part) || known.chance === 0);
+  return {
+    ...known,
+    name: model.parts.find(({ id }) => id === known.part)?.name ?? known.part,
+    payFromCents,
+    extraMinutes: extra.reduce((sum, operation) => sum + expectedMinutes(operation, findings), 0),
+    verdict: !isReachable ? 'unreachable' : !freed.has(known.part) ? 'leave' : payFromCents === 0 ? 'along' : 'free',
+  };
+}
+
+/** The chosen operations in the author's order; one that only a short cut made possible comes where it can. */
+function asWritten(model: Model, situation: Situation, chosen: readonly Operation[]): readonly Operation[] {
+  const place = new Map(authorOrder(model, situation).map(({ id }, at) => [id, at]));
+  const usual = chosen.map((operation) => model.operations.find(({ id }) => id === operation.id) ?? operation);
+  const isKnown = usual.every(({ id }) => place.has(id));
+  return isKnown ? [...usual].sort((a, b) => (place.get(a.id) as number) - (place.get(b.id) as number)) : chosen;
+}
+
+function timedAs(order: readonly Operation[], ground: OrderGround, rules: HouseRules) {
+  const problem = sequenceOf(order, ground, rules);
+  return {
+    problem,
+    steps: timeOrder(
+      problem,
+      order.map((_, operation) => ({ operation, choice: 0 })),
+    ),
+  };
+}
+
+function costOf(problem: SequenceProblem, steps: readonly TimedStep[]): OrderCost {
+  const change = (of: (step: TimedStep) => number | string | undefined) =>
+    steps.filter((step, at) => at > 0 && of(step) !== of(steps[at - 1] as TimedStep)).length;
+  const own = ({ operation }: TimedStep) => problem.operations[operation];
+  return {
+    minutes: endOf(problem, steps),
+    toolChanges: change((step) => own(step)?.tools[step.choice]?.tool),
+    turns: change((step) => `${own(step)?.face} ${own(step)?.posture}`),
+    waiting: steps.reduce((sum, { waiting }) => sum + waiting, 0),
+  };
+}

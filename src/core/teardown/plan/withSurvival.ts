@@ -1,0 +1,106 @@
+import { doneInOrder } from '@/core/procedure/authorOrder';
+import type { Operation } from '@/core/procedure/operations';
+import type { OperationOrder } from '../orderOperations';
+import { payingParts, type ChoiceGround, type Prize } from '../worth/payingParts';
+import { worthAlong, type Valued } from '../worth/survival';
+
+/** How far the additive choice is from what its order really brings, and what was done about it. */
+export interface Correction {
+  /** Cents by which adding up says more than the order brings. */
+  readonly errorCents: number;
+  /** What changed for it: a part freed before an operation that risks it, an operation left out, a part left in. */
+  readonly change: Change | null;
+  /** Cents that the change brings. */
+  readonly gainCents: number;
+}
+
+export interface Change {
+  readonly kind: 'part-first' | 'without-operation' | 'without-part';
+  readonly operation: string;
+  readonly part: string;
+}
+
+interface Choice {
+  readonly chosen: readonly Operation[];
+  readonly ground: ChoiceGround;
+  readonly prizes: readonly Prize[];
+  readonly valued: readonly Valued[];
+  /** False when the parts were asked for by name. */
+  readonly mayDrop: boolean;
+}
+
+/**
+ * Survival multiplies along the way, and adding up does not see what an operation risks for a part that is still in.
+ * Counts it along the best order; when something is at risk, also tries to free it before the risky operation, the plan
+ * without that operation, and the plan without the worth of the part, and takes what really brings most.
+ *
+ * Cost: one more choice and order for each operation that risks a part beside its own way
+ */
+export function withSurvival(
+  { chosen, ground, prizes, valued, mayDrop }: Choice,
+  order: (operations: readonly Operation[]) => OperationOrder,
+  labourCentsPerMinute: number,
+): { readonly operations: readonly Operation[]; readonly correction: Correction } {
+  const bringing = (operations: readonly Operation[]): number => {
+    const ordered = order(operations);
+    return worthAlong(ordered.operations, valued) - ordered.minutes * labourCentsPerMinute;
+  };
+  const added = valued
+    .filter(({ part }) => chosen.some(({ frees }) => frees.includes(part)))
+    .reduce((sum, { soundCents, chance }) => sum + soundCents * chance, 0);
+  const errorCents = added - worthAlong(order(chosen).operations, valued);
+  const none = { operations: chosen, correction: { errorCents, change: null, gainCents: 0 } };
+  if (errorCents < 1) return none;
+
+  const now = bringing(chosen);
+  let best: { operations: readonly Operation[]; correction: Correction } = none;
+  for (const risky of chosen) {
+    for (const { part, chance } of risky.risks ?? []) {
+      const own = valued.find((entry) => entry.part === part);
+      if (!own || chance === 0 || own.ownWay.has(risky.id)) continue;
+      const others: (readonly [Change['kind'], readonly Operation[] | null])[] = [
+        ['part-first', withPartFirst(chosen, risky, part)],
+        ...(mayDrop
+          ? ([
+              ['without-operation', payingParts(barring(ground, risky.id), prizes).operations],
+              [
+                'without-part',
+                payingParts(
+                  ground,
+                  prizes.filter((prize) => prize.part !== part),
+                ).operations,
+              ],
+            ] as const)
+          : []),
+      ];
+      for (const [kind, operations] of others) {
+        const gainCents = operations ? bringing(operations) - now : 0;
+        if (operations && gainCents > best.correction.gainCents + 1e-6) {
+          const change = { kind, operation: risky.id, part };
+          best = { operations, correction: { errorCents, change, gainCents } };
+        }
+      }
+    }
+  }
+  return best;
+}
+
+const barring = (ground: ChoiceGround, id: string): ChoiceGround => ({
+  ...ground,
+  isAllowed: (operation) => operation.id !== id && ground.isAllowed(operation),
+});
+
+/** The same operations, with the part out before the risky one; null when it cannot be. */
+function withPartFirst(chosen: readonly Operation[], risky: Operation, part: string): readonly Operation[] | null {
+  const freeing = chosen.filter(({ id, frees }) => id !== risky.id && frees.includes(part)).map(({ id }) => id);
+  if (freeing.length === 0) return null;
+  const arc = {
+    any: freeing,
+    reason: 'protective' as const,
+    because: `It could break the ${part}, which is freed before.`,
+  };
+  const arranged = chosen.map((operation) =>
+    operation.id === risky.id ? { ...operation, after: [...operation.after, arc] } : operation,
+  );
+  return doneInOrder(arranged).length === arranged.length ? arranged : null;
+}

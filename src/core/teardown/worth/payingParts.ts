@@ -1,0 +1,153 @@
+import type { Operation } from '@/core/procedure/operations';
+import { clausesOf } from '@/core/procedure/situation';
+import { bestClosure, type Closure } from '../choice/bestClosure';
+import type { ClosureProblem } from '../choice/closureProblem';
+
+/** A part and what freeing it brings. */
+export interface Prize {
+  readonly part: string;
+  /** What a sound one brings, in whole cents. */
+  readonly soundCents: number;
+  readonly chance: number;
+  /** Each of two bound parts is worth something only together with the other. */
+  readonly boundTo?: string;
+}
+
+export interface PayingParts {
+  /** Operations that pay, in the order of `operations`. */
+  readonly operations: readonly Operation[];
+  /** Parts that are freed for their worth or come along. */
+  readonly parts: readonly string[];
+  /** Expected worth of them less the cost of the operations, in cents; set-up minutes are not in it. */
+  readonly netCents: number;
+  readonly isProven: boolean;
+}
+
+export interface BreakEven {
+  readonly part: string;
+  /** The least price of a sound one, in whole cents, at which freeing it pays; null when nothing can free it. */
+  readonly payFromCents: number | null;
+  /** Operations that it needs beyond those that pay without it. */
+  readonly extra: readonly string[];
+}
+
+/** Weights are thousandths of a cent, so that a cent of price always shows. */
+const fine = 1000;
+
+/** What there is to choose from, at which cost. */
+export interface ChoiceGround {
+  /** All operations of the situation. */
+  readonly operations: readonly Operation[];
+  /** Cents of one operation, not negative. */
+  readonly cost: (operation: Operation) => number;
+  /** False for operations that exist but must not be done. */
+  readonly isAllowed: (operation: Operation) => boolean;
+}
+
+interface Weighed {
+  readonly problem: ClosureProblem;
+  /** The item that carries the worth of each prize: its own, or that of its pair. */
+  readonly carriers: readonly number[];
+}
+
+/** Operations, parts and pairs of bound parts as items of one closure problem. */
+function weigh({ operations, cost, isAllowed }: ChoiceGround, prizes: readonly Prize[]): Weighed {
+  const byId = new Map(operations.map((operation) => [operation.id, operation]));
+  const numbers = new Map(operations.map(({ id }, index) => [id, index]));
+  const clauses: (readonly (readonly number[])[])[] = operations.map((operation) =>
+    clausesOf(operation, byId).map((any) => any.map((id) => numbers.get(id) as number)),
+  );
+  const weights = operations.map((operation) => -Math.round(cost(operation) * fine) || 0);
+  const partItems = prizes.map(({ part }) => {
+    weights.push(0);
+    return clauses.push([operations.flatMap(({ frees }, index) => (frees.includes(part) ? [index] : []))]) - 1;
+  });
+  const carriers = prizes.map(({ part, boundTo }, index) => {
+    const partner = prizes.findIndex((other) => other.part === boundTo || other.boundTo === part);
+    if (partner === -1) return partItems[index] as number;
+    if (partner < index) return -1;
+    weights.push(0);
+    return clauses.push([[partItems[index] as number], [partItems[partner] as number]]) - 1;
+  });
+  const carried = carriers.map((item, index) => {
+    if (item !== -1) return item;
+    const { part, boundTo } = prizes[index] as Prize;
+    return carriers[prizes.findIndex((other) => other.part === boundTo || other.boundTo === part)] as number;
+  });
+  prizes.forEach((prize, index) => {
+    const item = carried[index] as number;
+    weights[item] = (weights[item] as number) + worthOf(prize, prize.soundCents);
+  });
+  const barred = operations.flatMap((operation, index) => (isAllowed(operation) ? [] : [index]));
+  return { problem: { weights, clauses, barred }, carriers: carried };
+}
+
+const worthOf = ({ chance }: Prize, soundCents: number): number => Math.round(soundCents * chance * fine);
+
+/**
+ * The operations whose parts bring most over what they cost, exactly.
+ *
+ * Additive: each part brings its price times its chance when it is freed, each operation costs the same whenever it is
+ * done. How far that is from the truth is for `survivalAlong` to say.
+ */
+export function payingParts(ground: ChoiceGround, prizes: readonly Prize[]): PayingParts {
+  const { problem } = weigh(ground, prizes);
+  const closure = bestClosure(problem) as Closure;
+  return chosenBy(closure, ground, prizes);
+}
+
+function chosenBy(
+  { items, isProven }: Closure,
+  { operations, cost }: ChoiceGround,
+  prizes: readonly Prize[],
+): PayingParts {
+  const taken = new Set(items);
+  const chosen = operations.filter((_, index) => taken.has(index));
+  const parts = prizes.filter(({ part }) => chosen.some(({ frees }) => frees.includes(part))).map(({ part }) => part);
+  const isWhole = ({ part, boundTo }: Prize) => {
+    const partner = boundTo ?? prizes.find((other) => other.boundTo === part)?.part;
+    return partner === undefined || !prizes.some((other) => other.part === partner) || parts.includes(partner);
+  };
+  const worth = prizes
+    .filter((prize) => parts.includes(prize.part) && isWhole(prize))
+    .reduce((sum, { soundCents, chance }) => sum + soundCents * chance, 0);
+  const spent = chosen.reduce((sum, operation) => sum + cost(operation), 0);
+  return { operations: chosen, parts, netCents: worth - spent, isProven };
+}
+
+/**
+ * From which price of a sound one each part pays, everything else as it is: at that very cent the plan takes it, a cent
+ * below it does not.
+ *
+ * The best without the part's worth, less the best that is forced to free it, is what its worth must make good.
+ *
+ * Cost: two closures for each part
+ */
+export function breakEvens(ground: ChoiceGround, prizes: readonly Prize[]): readonly BreakEven[] {
+  const { problem, carriers } = weigh(ground, prizes);
+  return prizes.map((prize, index) => {
+    const carrier = carriers[index] as number;
+    const weights = problem.weights.map((weight, item) =>
+      item === carrier ? weight - worthOf(prize, prize.soundCents) : weight,
+    );
+    const without = bestClosure({ ...problem, weights }) as Closure;
+    const withIt = bestClosure({ ...problem, weights, forced: [carrier] });
+    if (!withIt) return { part: prize.part, payFromCents: null, extra: [] };
+    const missing = without.weight - withIt.weight;
+    const before = new Set(without.items);
+    return {
+      part: prize.part,
+      payFromCents: leastPrice(prize, missing),
+      extra: withIt.items.flatMap((item) => (before.has(item) ? [] : (ground.operations[item]?.id ?? []))),
+    };
+  });
+}
+
+/** The least whole price whose worth makes a sum good. Never, where the part has no chance. */
+function leastPrice(prize: Prize, missing: number): number | null {
+  if (missing <= 0) return 0;
+  if (prize.chance <= 0) return null;
+  let price = Math.max(0, Math.floor(missing / (prize.chance * fine)) - 1);
+  while (worthOf(prize, price) < missing) price += 1;
+  return price;
+}
