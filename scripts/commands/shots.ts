@@ -41,19 +41,15 @@ const shots: readonly Shot[] = [
   { name: 'prove', path: () => '/prove' },
   { name: 'send', path: () => '/send' },
   { name: 'yield', path: () => '/yield' },
-  { name: 'yield-night', path: () => '/yield', theme: 'dark' },
   { name: 'models', path: () => '/models' },
   { name: 'model', path: () => '/models/marrowby-slate-quay', keys: Array.from({ length: 8 }, () => 'ArrowDown') },
-  {
-    name: 'procedure',
-    path: () => '/models/brinewell-mast-4',
-    keys: ['2', ...Array.from({ length: 8 }, () => 'ArrowDown')],
-  },
   {
     name: 'editor',
     path: () => `/models/drafts/${demoDraftId}`,
     keys: ['ArrowDown', 'ArrowDown', 'ArrowDown', 'Enter'],
   },
+  { name: 'planner', path: () => '/models/marrowby-slate-quay/plan' },
+  { name: 'planner-night', path: () => '/models/marrowby-slate-quay/plan', theme: 'dark', keys: ['o'] },
   { name: 'first-opening', path: () => `/models/opening/${demoOpeningId}` },
 ];
 

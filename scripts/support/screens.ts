@@ -16,6 +16,7 @@ export const screens = [
   '/models',
   '/models/marrowby-slate-quay',
   '/models/oddkin-lantern-5/compare/oddkin-wick',
+  '/models/marrowby-slate-quay/plan',
   `/models/drafts/${demoDraftId}`,
   `/models/opening/${demoOpeningId}`,
 ] as const;

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { Bench, heading, pause, press, says, scan, settled, watchTrouble } from '../support/e2e';
+import { Bench, heading, pause, press, says, scan, settled, watchTrouble, text } from '../support/e2e';
 
 let bench: Bench;
 beforeAll(async () => {
@@ -32,8 +32,6 @@ async function until(page: Page, key: string, isThere: () => Promise<boolean>, m
   }
   throw new Error(`until: ${key} did not get there; the page says ${await heading(page)}`);
 }
-
-const text = (page: Page) => page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));
 
 test('a newcomer takes one unit of the demo parcel from triage to sent with the keyboard alone', async () => {
   const page = await bench.signIn('Imke R.');

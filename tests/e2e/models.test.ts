@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { entryHead, entryLineCount, typeEntry } from '../../scripts/support/entryScript';
 import { handset, phone } from '../support/models';
-import { Bench, go, heading, pause, press, says, settled, watchTrouble } from '../support/e2e';
+import { Bench, go, heading, pause, press, says, settled, watchTrouble, text } from '../support/e2e';
 
 let bench: Bench;
 beforeAll(async () => {
@@ -12,7 +12,6 @@ beforeAll(async () => {
 });
 afterAll(() => bench.close());
 
-const text = (page: Page) => page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));
 const pathname = (page: Page) => page.evaluate(() => location.pathname);
 const saved = (page: Page) => page.waitForSelector('[data-save=saved]', { timeout: 10_000 });
 /** Presses the button that says something, with the mouse. */

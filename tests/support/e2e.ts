@@ -41,6 +41,9 @@ export class Bench {
   }
 }
 
+/** What a page says, as a person reads it. */
+export const text = (page: Page) => page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));
+
 export const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
 /** Presses keys as a hand does, one after the other. `space` is the pedal. */

@@ -6,6 +6,7 @@ import type { Outcome } from '@/core/shared/outcome';
 import { planRunSheet, type RunSheet, type SheetKind, type SheetStep } from '@/core/teardown/runSheet';
 import type { SheetState, Unit } from './entities';
 import type { FreedPart } from './events';
+import { scrapBy } from './slots';
 
 /** Sheets that were computed, by model. A sheet follows from the model and what was asked, so it is never out of date. */
 const made = new WeakMap<Model, Map<string, Outcome<RunSheet>>>();
@@ -19,7 +20,8 @@ export function sheetOf(
 ): Outcome<RunSheet> {
   const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
   const { revision, configuration } = unit;
-  const request = { kind: asked.kind, targets: asked.targets, revision, configuration, findings };
+  const scrap = scrapBy(model, findings);
+  const request = { kind: asked.kind, targets: asked.targets, revision, configuration, findings, scrap };
   const key = JSON.stringify(request);
   const sheets = made.get(model) ?? new Map<string, Outcome<RunSheet>>();
   const known = sheets.get(key);

@@ -26,6 +26,10 @@ const harms: Readonly<Partial<Record<Finding, Readonly<Partial<Record<PartCatego
   liquid: { board: 'C' },
 };
 
+/** Parts that are scrap whatever else is the matter, by what was found at the unit. */
+export const scrapBy = (model: Model, found: readonly Finding[]): readonly string[] =>
+  model.parts.filter(({ category }) => found.some((finding) => harms[finding]?.[category] === 'X')).map(({ id }) => id);
+
 /** A place of a unit that is to be built, what its own part is worth, and whether another one is needed. */
 export interface SlotNeed {
   readonly part: ModelPart;

@@ -11,6 +11,8 @@ export interface HouseRules {
   /** Minutes to take up another tool, and to turn the unit over. */
   readonly toolChangeMinutes: number;
   readonly turnMinutes: number;
+  /** Minutes to lay one unit aside and take up another. */
+  readonly moveMinutes: number;
   /** How sound parts tend to be graded; the shares sum to 1. */
   readonly gradeMix: Readonly<Record<SaleGrade, number>>;
   /** Share of its worth that a part loses in a month on the shelf, and below which it does not fall. */
@@ -24,6 +26,7 @@ export const startingHouseRules: HouseRules = {
   recycleCents: 40,
   toolChangeMinutes: 0.2,
   turnMinutes: 0.3,
+  moveMinutes: 0.15,
   gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },
   monthlyLoss: 0.04,
   surplusShare: 0.25,

@@ -18,8 +18,13 @@ export function explainOperation(
   const arc = next?.after.find(({ any }) => any.includes(operation.id));
   const served = targetsServed(operation, order, targets);
   if (!next || !arc) return 'On the way to what is wanted.';
-  return served.length > 0 ? `${arc.because} Needed for the ${names(model, served)}.` : arc.because;
+  if (served.length === 0) return arc.because;
+  const needed = served.length <= mostNamed ? `the ${names(model, served)}` : `${served.length} of the parts wanted`;
+  return `${arc.because} Needed for ${needed}.`;
 }
+
+/** More than this many parts are counted, not named. */
+const mostNamed = 3;
 
 const names = (model: Model, parts: readonly string[]): string =>
   parts.map((id) => getModelPart(model, id).name).join(' and the ');

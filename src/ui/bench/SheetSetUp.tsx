@@ -174,6 +174,13 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
                 onPress={() => void start()}
               />
             )}
+            {kind === 'teardown' && (
+              <KeyButton
+                keyName="p"
+                label="What pays"
+                onPress={() => router.push(`/models/${model.id}/plan?unit=${unit.tag}`)}
+              />
+            )}
             <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
               <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack(unit.id)} />
               <KeyButton keyName="Escape" label="Leave" onPress={() => router.push(`/${kind}`)} />

@@ -124,6 +124,13 @@ function Doors({ model, mayWrite }: { readonly model: Model; readonly mayWrite: 
       {refusal && <Caution what="No draft.">{sayRefusal(refusal)}</Caution>}
       <DownloadLink href={`/api/models/${model.id}`} name={`${model.id}.json`} label="document" />
       <DownloadLink href={`/api/models/${model.id}/graph`} name={`${model.id}.graphml`} label="GraphML" />
+      <KeyButton
+        keyName="p"
+        label="What pays"
+        look="outline"
+        size="small"
+        onPress={() => router.push(`/models/${model.id}/plan`)}
+      />
       {mayWrite && <KeyButton keyName="e" label="Edit" look="action" size="small" onPress={() => void edit()} />}
     </Box>
   );

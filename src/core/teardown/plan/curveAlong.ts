@@ -4,18 +4,7 @@ import { minutesVariance } from '../attendedMinutes';
 import { sequenceOf, type OrderGround } from '../order/sequenceOf';
 import { timeOrder } from '../order/sequenceProblem';
 import { survivalAlong, type Valued } from '../worth/survival';
-import type { PartKnowledge } from './planTeardown';
-
-/** What a unit has brought after so many operations. */
-export interface CurvePoint {
-  readonly done: number;
-  readonly operation: string | null;
-  readonly frees: readonly string[];
-  /** Expected worth of what is out, less the labour so far, with its 80 % range. */
-  readonly cents: number;
-  readonly lowCents: number;
-  readonly highCents: number;
-}
+import type { CurvePoint, PartKnowledge } from './teardownPlan';
 
 const tenth = 1.2815515655446004;
 

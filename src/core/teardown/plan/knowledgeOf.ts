@@ -1,7 +1,7 @@
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { priceOfPart, worthToday, type Market } from '../worth/partWorth';
-import type { PartKnowledge } from './planTeardown';
+import type { PartKnowledge } from './teardownPlan';
 
 /** What is known of the chance that a part comes out good, with its 80 % range. */
 export interface KnownShare {

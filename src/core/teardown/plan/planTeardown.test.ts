@@ -2,7 +2,8 @@ import { after, operation, phone, shippedModels, smallModel } from '../../../../
 import type { Model } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { knowledgeOf, type PlanGround } from './knowledgeOf';
-import { planTeardown, type PlanAim, type PlanRequest, type TeardownPlan } from './planTeardown';
+import { planTeardown } from './planTeardown';
+import type { PlanAim, PlanRequest, TeardownPlan } from './teardownPlan';
 
 const ground: PlanGround = { shares: {}, unseen: { share: 0.75, low: 0.4, high: 0.95 }, market: {} };
 const rules = startingHouseRules;

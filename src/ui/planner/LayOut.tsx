@@ -1,0 +1,68 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useMemo } from 'react';
+import type { Model } from '@/core/procedure/model';
+import type { Situation } from '@/core/procedure/situation';
+import { walk } from '@/core/procedure/walk';
+import { screwGroups, screwName } from '@/core/screws/screwGroups';
+import { minutesRange } from '@/core/teardown/attendedMinutes';
+import type { TeardownPlan } from '@/core/teardown/plan/teardownPlan';
+import { Section } from '@/ui/base/Section';
+import { sayCount } from '@/ui/words/amounts';
+
+/** What to have at hand before the first screw: time, tools, cups, a second person, what may move over. */
+export function LayOut({
+  model,
+  plan,
+  situation,
+}: {
+  readonly model: Model;
+  readonly plan: TeardownPlan;
+  readonly situation: Situation;
+}) {
+  const { operations } = plan;
+  const screws = useMemo(() => {
+    const opened = new Set(walk(model, operations).steps.flatMap((step) => step.opened));
+    return screwGroups(model.joints.filter(({ id }) => opened.has(id)));
+  }, [model, operations]);
+  if (operations.length === 0) return null;
+  const range = minutesRange(operations, situation.findings);
+  const extra = plan.cost.minutes - operationsMean(plan);
+  const tools = [...new Set(operations.map(({ tool }) => tool))].filter((tool) => tool !== 'Hands');
+  const skills = [
+    ...new Set(operations.flatMap(({ skill, needsCertificate }) => skill ?? (needsCertificate ? 'certificate' : []))),
+  ];
+  const helpers = operations.filter(({ helper }) => helper !== undefined).length;
+  const transfers = model.parts.filter(
+    ({ id, transfers: moved }) => (moved?.length ?? 0) > 0 && operations.some(({ frees }) => frees.includes(id)),
+  );
+  const nameOf = (id: string) => model.parts.find((part) => part.id === id)?.name ?? id;
+  const lines = [
+    `${Math.round(range.low + extra)} to ${Math.round(range.high + extra)} min, in 8 of 10`,
+    tools.join(' · ') || 'bare hands',
+    screws.length === 0
+      ? 'no screws'
+      : `${sayCount(
+          screws.reduce((sum, { count }) => sum + count, 0),
+          'screw',
+        )} in ${sayCount(screws.length, 'kind')}: ${screws.map((group) => `${group.count} × ${screwName(group)}`).join(', ')}`,
+    ...(skills.length > 0 ? [`only with ${skills.join(', ')}`] : []),
+    ...(helpers > 0 ? [`a second hand at ${sayCount(helpers, 'step')}`] : []),
+    ...transfers.map(
+      ({ name, transfers: moved = [] }) => `from the ${name} move over: ${moved.map(nameOf).join(', ')}`,
+    ),
+  ];
+  return (
+    <Section title="Lay out" mt="18px">
+      <Box as="ul" pt="6px" textStyle="note">
+        {lines.map((line) => (
+          <Box as="li" key={line} py="3px">
+            {line}
+          </Box>
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
+const operationsMean = ({ steps }: TeardownPlan): number => steps.reduce((sum, { work }) => sum + work, 0);

@@ -1,0 +1,64 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
+import { explainOperation } from '@/core/teardown/explainOperation';
+import type { TeardownPlan } from '@/core/teardown/plan/teardownPlan';
+import { minutes } from './planWords';
+
+/** Every operation of the plan in its order, with its tool, its minutes, why it is there, and what comes if it goes wrong. */
+export function OperationLines({ model, plan }: { readonly model: Model; readonly plan: TeardownPlan }) {
+  const targets = plan.lines.filter(({ verdict }) => verdict === 'free' || verdict === 'along').map(({ part }) => part);
+  return (
+    <Box as="ol">
+      {plan.operations.map((operation, at) => {
+        const step = plan.steps[at];
+        const otherwise = ifNot(operation);
+        return (
+          <Box
+            as="li"
+            key={operation.id}
+            display="grid"
+            gridTemplateColumns="30px minmax(0, 1fr) 150px 74px"
+            gap="10px"
+            py="7px"
+            borderBottomWidth="1px"
+            borderColor="rule"
+          >
+            <Box as="span" textStyle="caption" color="inkMuted" pt="3px">
+              {at + 1}
+            </Box>
+            <Box minW="0">
+              <Box fontWeight="600">{operation.title}</Box>
+              <Box textStyle="note" color="inkMuted">
+                {explainOperation(model, operation, plan.operations, targets)}
+              </Box>
+              {otherwise && (
+                <Box textStyle="note" color="waiting">
+                  {otherwise}
+                </Box>
+              )}
+            </Box>
+            <Box textStyle="note" color="inkMuted" pt="2px">
+              {operation.tool}
+              {operation.wait && `, then ${minutes(operation.wait.minutes)} on the ${operation.wait.fixture}`}
+            </Box>
+            <Box textAlign="end" fontFamily="mono">
+              {minutes((step?.setUp ?? 0) + (step?.work ?? 0))}
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** The next branch when an operation does not go as planned. */
+function ifNot({ ladder, ends, risks }: Operation): string | null {
+  const [rung] = ladder?.rungs ?? [];
+  if (rung) return `If it will not yield: ${rung.says}.`;
+  const other = [...(ends ?? [])].sort((a, b) => b.chance - a.chance)[1];
+  if (other) return `${Math.round(other.chance * 100)} in 100: ${other.says}${other.then ? `. ${other.then}` : ''}`;
+  const [risk] = risks ?? [];
+  return risk ? `${Math.round(risk.chance * 100)} in 100: ${risk.what}.` : null;
+}

@@ -1,0 +1,75 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { money } from '@/core/shared/money';
+import type { PlanLine, TeardownPlan } from '@/core/teardown/plan/teardownPlan';
+import { Table } from '@/ui/base/Table';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { minutes, sayShare, verdictWords } from './planWords';
+
+const keys = [...'123456789abdehijklmnqsxyz'];
+
+/** What is freed above the line and what stays in below it, with the price from which each would pay. */
+export function PartLines({
+  plan,
+  wanted,
+  onToggle,
+}: {
+  readonly plan: TeardownPlan;
+  /** Parts picked by hand; null while the plan decides. */
+  readonly wanted: readonly string[] | null;
+  readonly onToggle: (part: string) => void;
+}) {
+  const place = new Map(plan.operations.flatMap(({ frees }) => frees).map((part, at) => [part, at]));
+  const isOut = ({ part }: PlanLine) => place.has(part);
+  const lines = [...plan.lines].sort(
+    (a, b) =>
+      (place.get(a.part) ?? 99) - (place.get(b.part) ?? 99) || b.soundCents * b.chance - a.soundCents * a.chance,
+  );
+  const lastOut = lines.findLastIndex(isOut);
+  return (
+    <Table>
+      <thead>
+        <tr>
+          {wanted && <th>Key</th>}
+          <th>Part</th>
+          <th data-figure>Sound, 80 %</th>
+          <th data-figure>A sound one brings</th>
+          <th data-figure>Minutes to it</th>
+          <th data-figure>Pays from</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line, at) => (
+          <Box
+            as="tr"
+            key={line.part}
+            color={isOut(line) ? 'ink' : 'inkMuted'}
+            {...(at === lastOut && at < lines.length - 1 && { borderBottomWidth: '3px', borderColor: 'danger' })}
+          >
+            {wanted && (
+              <td>
+                <KeyButton
+                  keyName={keys[plan.lines.indexOf(line)] ?? 'F12'}
+                  label={`${wanted.includes(line.part) ? 'Leave' : 'Take'} the ${line.name}`}
+                  size="small"
+                  px="6px"
+                  aria-pressed={wanted.includes(line.part)}
+                  onPress={() => onToggle(line.part)}
+                >
+                  {wanted.includes(line.part) ? '✓' : '–'}
+                </KeyButton>
+              </td>
+            )}
+            <td>{line.name}</td>
+            <td data-figure>{sayShare(line)}</td>
+            <td data-figure>{money(line.soundCents)}</td>
+            <td data-figure>{line.extraMinutes < 0.05 ? 'on the way' : `+ ${minutes(line.extraMinutes)}`}</td>
+            <td data-figure>{line.payFromCents === null ? '–' : money(line.payFromCents)}</td>
+            <td>{verdictWords[line.verdict]}</td>
+          </Box>
+        ))}
+      </tbody>
+    </Table>
+  );
+}

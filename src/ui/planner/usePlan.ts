@@ -1,0 +1,43 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Model } from '@/core/procedure/model';
+import type { Refusal } from '@/core/shared/outcome';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import type { PlanRequest, TeardownPlan } from '@/core/teardown/plan/teardownPlan';
+import { PlanClient } from '@/workers/plan/planClient';
+
+export interface PlanState {
+  /** The last good plan: it stays while the next is computed, and when none can be. */
+  readonly plan: TeardownPlan | null;
+  readonly refusal: Refusal | null;
+  readonly isComputing: boolean;
+  readonly hasCrashed: boolean;
+}
+
+const nothing: PlanState = { plan: null, refusal: null, isComputing: true, hasCrashed: false };
+
+/** The plan for a request, computed beside the page; a new request drops the one before. */
+export function usePlan(model: Model, request: PlanRequest): PlanState & { readonly again: () => void } {
+  const [state, setState] = useState<PlanState>(nothing);
+  const [round, setRound] = useState(0);
+  const client = useRef<PlanClient | null>(null);
+  useEffect(() => {
+    const started = new PlanClient({
+      onAnswer: (outcome) =>
+        setState((before) => ({
+          plan: outcome.ok ? outcome.value : before.plan,
+          refusal: outcome.ok ? null : outcome.refusal,
+          isComputing: false,
+          hasCrashed: false,
+        })),
+      onCrash: () => setState((before) => ({ ...before, isComputing: false, hasCrashed: true })),
+    });
+    client.current = started;
+    return () => started.end();
+  }, []);
+  const asked = useMemo(() => JSON.stringify(request), [request]);
+  useEffect(() => {
+    client.current?.ask({ model, request: JSON.parse(asked) as PlanRequest, rules: startingHouseRules });
+  }, [model, asked, round]);
+  return { ...state, again: () => setRound((before) => before + 1) };
+}

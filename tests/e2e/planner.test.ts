@@ -1,0 +1,70 @@
+import { Bench, go, press, says, settled, text, watchTrouble } from '../support/e2e';
+
+let bench: Bench;
+beforeAll(async () => {
+  bench = await Bench.open();
+});
+afterAll(() => bench.close());
+
+test('what pays, only some parts, and everything: each a plan with its order and its reasons', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  const troubles = watchTrouble(page);
+  await go(page, bench.url, '/models/oddkin-lantern-5');
+  await press(page, 'p');
+  await says(page, 'As a donor it pays to stop after the');
+  await says(page, 'Pays from');
+  const paying = await text(page);
+  expect(paying).toMatch(/\d+ of 21 operations, \d+ min of hands/);
+
+  await press(page, 'v');
+  await says(page, 'Everything out takes');
+
+  await press(page, 'w', 't');
+  await says(page, 'the last part wanted');
+  const rows = await page.$$eval('tbody tr button', (all) => all.map(({ ariaPressed }) => ariaPressed));
+  const wanted = rows.flatMap((isPressed, at) => (isPressed === 'true' ? [at] : []));
+  expect(wanted.length).toBeGreaterThan(1);
+  // Take all but the camera and the battery out of it, by their keys.
+  const names = await page.$$eval('tbody tr', (all) => all.map((row) => row.children[1]?.textContent ?? ''));
+  const keys = await page.$$eval('tbody tr button', (all) =>
+    all.map((button) => button.getAttribute('aria-keyshortcuts') ?? ''),
+  );
+  for (const at of wanted) if (!['camera', 'battery'].includes(names[at] ?? '')) await press(page, keys[at] as string);
+  await page.waitForFunction(() => /to the (camera|battery), the last part wanted/.test(document.body.innerText));
+
+  await press(page, 'o');
+  await says(page, 'Frees the battery.');
+  await says(page, 'Needed for');
+  await says(page, 'No order is shorter.');
+  expect(await text(page)).not.toContain('Frees the display.');
+
+  // A crack asks for tape before the glass is warmed.
+  expect(await text(page)).not.toContain('Tape the');
+  await press(page, 'g');
+  await says(page, 'Tape the');
+  expect(troubles).toEqual([]);
+});
+
+test('the plan of a donor becomes its run sheet, and can be taken back', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/models/marrowby-slate-quay/plan');
+  await says(page, 'As a donor it pays');
+  if ((await text(page)).includes('First wipe')) {
+    await press(page, 'space');
+    await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+    await settled(page);
+    await press(page, 'space');
+    await says(page, 'Start the sheet');
+    await settled(page);
+    await press(page, 'p');
+    await says(page, 'As a donor it pays');
+  }
+  await says(page, 'Run sheet for');
+  await press(page, 'space');
+  await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+  await says(page, 'Switch it off and prove it');
+  await settled(page);
+  await press(page, 'u');
+  await says(page, 'Start the sheet');
+  await settled(page);
+});
