@@ -41,6 +41,9 @@ module.exports = {
       path: '^src/core/(?!shared|procedure|screws|drafting|library)',
     }),
     never('core-opening', '^src/core/opening', { path: '^src/core/(?!shared|procedure|drafting|opening)' }),
+    never('core-simulation', '^src/core/simulation', {
+      path: '^src/core/(?!shared|procedure|teardown|simulation)',
+    }),
     never('core-bench', '^src/core/bench', { path: '^src/core/(matching|triage|yields|flow|shelf|intake|people)' }),
     never('data-looks-down', '^src/data', { path: '^src/(?!core|data)' }),
     never('files-look-down', '^src/files', { path: '^src/(?!core|files)' }),

@@ -21,6 +21,8 @@ export const reasons = [
   'data-bearing',
   'targets-unreachable',
   'no-worth',
+  'torque-is-force',
+  'torque-unreadable',
   'step-not-next',
   'step-done-already',
   'sheet-open',

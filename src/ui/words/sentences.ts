@@ -31,6 +31,9 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
   'not-wiped': ({ tag }) => `${tag} starts and is not wiped. Wipe it first: in pieces it cannot be wiped.`,
   'data-bearing': ({ tag }) =>
     `${tag} may hold personal data and was never wiped. It is not for the shelf: destroy it and scrap it.`,
+  'torque-is-force': ({ unit }) =>
+    `${unit} is a force, not a torque: at which lever? Write it as N·cm, kgf·cm or in·lbf.`,
+  'torque-unreadable': ({ text }) => `“${text}” is no torque. Write a figure and its unit, as 6 N·cm.`,
   'no-worth': () =>
     'Nothing in it has a price, so nothing can pay. Give its parts worths in the model, or pick parts yourself.',
   'targets-unreachable': ({ part }) => `The ${part} cannot be reached in this model as it stands. Choose other parts.`,

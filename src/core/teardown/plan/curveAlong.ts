@@ -28,14 +28,17 @@ export function curveAlong(
     order.map((_, operation) => ({ operation, choice: 0 })),
   );
   const points: CurvePoint[] = [{ done: 0, operation: null, frees: [], cents: 0, lowCents: 0, highCents: 0 }];
+  const out = new Set<string>();
   let cents = 0;
   let variance = 0;
   order.forEach((operation, at) => {
     const step = steps[at] as (typeof steps)[number];
     cents -= (step.setUp + step.work) * rules.labourCentsPerMinute;
     variance += minutesVariance(operation, ground.findings) * rules.labourCentsPerMinute ** 2;
-    const frees = operation.frees.filter((part) => facts.has(part) && (survival.get(part) ?? 0) > 0);
+    // A part that was laid back and comes off again is gained once.
+    const frees = operation.frees.filter((part) => facts.has(part) && !out.has(part) && (survival.get(part) ?? 0) > 0);
     for (const part of frees) {
+      out.add(part);
       const { soundCents, lowChance, highChance } = facts.get(part) as PartKnowledge;
       const alive = survival.get(part) as number;
       cents += alive * soundCents;
