@@ -16,6 +16,7 @@ import { startDatabase, stopDatabase } from './support/mariadb';
 import { needPackage } from './support/packages';
 import { endChild } from './support/processes';
 import { say } from './support/say';
+import { planFigures } from './support/planFigures';
 import { screens } from './support/screens';
 
 const rounds = 40;
@@ -164,6 +165,8 @@ async function keystrokes(page: Page, url: string): Promise<number> {
 }
 
 async function main(): Promise<void> {
+  // The planner alone needs neither database nor browser.
+  if (process.argv.includes('planner')) return say(planFigures().join('\n'));
   await needPackage('mariadb-server');
   await needPackage('chromium');
   const home = openHome(join(projectRoot, '.plucky', 'bench'));
@@ -211,6 +214,8 @@ async function main(): Promise<void> {
         `Library of ${librarySize} models and more, search: median ${ms(search.median)} ms, p95 ${ms(search.p95)} ms.`,
         `A model’s page of 38 operations, first paint: median ${ms(paint.median)} ms, p95 ${ms(paint.p95)} ms.`,
         `A model of ${entryLineCount} operations typed into the editor: ${keys} keys, ${(keys / entryLineCount).toFixed(0)} a line.`,
+        '',
+        ...planFigures(),
         '',
         `Machine: ${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, ${Math.round(totalmem() / 1e9)} GB, Node.js ${process.version}; everything on loopback, MariaDB with a flush at every commit, Chromium and server on the same cores.`,
       ].join('\n');

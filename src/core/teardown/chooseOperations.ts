@@ -1,8 +1,8 @@
 import type { Operation } from '@/core/procedure/operations';
-import { clausesOf } from '@/core/procedure/situation';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { bestClosure } from './choice/bestClosure';
 import { takeable } from './choice/closureProblem';
+import { freeingClause, operationClauses } from './choice/operationClauses';
 
 /** Costs are weighed to a thousandth. */
 const fine = 1000;
@@ -27,14 +27,7 @@ export function chooseOperations(
   cost: (operation: Operation) => number,
   isAllowed: (operation: Operation) => boolean = () => true,
 ): Outcome<{ readonly ids: readonly string[]; readonly cost: number }> {
-  const byId = new Map(operations.map((operation) => [operation.id, operation]));
-  const numbers = new Map(operations.map(({ id }, index) => [id, index]));
-  const clauses = [
-    ...operations.map((operation) =>
-      clausesOf(operation, byId).map((any) => any.map((id) => numbers.get(id) as number)),
-    ),
-    ...targets.map((part) => [operations.flatMap(({ frees }, index) => (frees.includes(part) ? [index] : []))]),
-  ];
+  const clauses = [...operationClauses(operations), ...targets.map((part) => [freeingClause(operations, part)])];
   const weights = [...operations.map((operation) => -Math.round(cost(operation) * fine) || 0), ...targets.map(() => 0)];
   const forced = targets.map((_, index) => operations.length + index);
 

@@ -2,18 +2,29 @@
 import { Box } from '@chakra-ui/react';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
+import type { Finding } from '@/core/procedure/vocabulary';
+import { startingHouseRules } from '@/core/shared/houseRules';
 import { explainOperation } from '@/core/teardown/explainOperation';
 import type { TeardownPlan } from '@/core/teardown/plan/teardownPlan';
-import { minutes } from './planWords';
+import { ladderPolicy, stagesOf, startingOdds } from '@/core/teardown/policy/ladderPolicy';
+import { minutes, sayPolicy } from './planWords';
 
 /** Every operation of the plan in its order, with its tool, its minutes, why it is there, and what comes if it goes wrong. */
-export function OperationLines({ model, plan }: { readonly model: Model; readonly plan: TeardownPlan }) {
+export function OperationLines({
+  model,
+  plan,
+  findings,
+}: {
+  readonly model: Model;
+  readonly plan: TeardownPlan;
+  readonly findings: readonly Finding[];
+}) {
   const targets = plan.lines.filter(({ verdict }) => verdict === 'free' || verdict === 'along').map(({ part }) => part);
   return (
     <Box as="ol">
       {plan.operations.map((operation, at) => {
         const step = plan.steps[at];
-        const otherwise = ifNot(operation);
+        const otherwise = ifNot(operation, behind(plan, at), findings);
         return (
           <Box
             as="li"
@@ -53,10 +64,20 @@ export function OperationLines({ model, plan }: { readonly model: Model; readonl
   );
 }
 
+/** What yielding is worth at a step: all that the plan still brings, its own labour not yet spent. */
+function behind({ curve, operations, steps }: TeardownPlan, at: number): number {
+  const step = steps[at];
+  const own = ((step?.setUp ?? 0) + (step?.work ?? 0)) * startingHouseRules.labourCentsPerMinute;
+  return (curve[operations.length]?.cents ?? 0) - (curve[at]?.cents ?? 0) + own;
+}
+
 /** The next branch when an operation does not go as planned. */
-function ifNot({ ladder, ends, risks }: Operation): string | null {
-  const [rung] = ladder?.rungs ?? [];
-  if (rung) return `If it will not yield: ${rung.says}.`;
+function ifNot(operation: Operation, behindCents: number, findings: readonly Finding[]): string | null {
+  const { ladder, ends, risks } = operation;
+  if (ladder) {
+    const stages = stagesOf(operation, findings, startingOdds);
+    return sayPolicy(ladderPolicy(stages, behindCents, startingHouseRules.labourCentsPerMinute, ladder.stop));
+  }
   const other = [...(ends ?? [])].sort((a, b) => b.chance - a.chance)[1];
   if (other) return `${Math.round(other.chance * 100)} in 100: ${other.says}${other.then ? `. ${other.then}` : ''}`;
   const [risk] = risks ?? [];

@@ -23,6 +23,7 @@ import { findingNames } from '@/ui/words/names';
 import { sayRefusal } from '@/ui/words/sentences';
 import { CurveChart } from './CurveChart';
 import { LayOut } from './LayOut';
+import { Openings } from './Openings';
 import { OperationLines } from './OperationLines';
 import { PartLines } from './PartLines';
 import { sayBatch, sayCorrection, sayFigures, sayOrder, sayPlan } from './planWords';
@@ -78,6 +79,7 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
       <ScrollBox label="The device" p="20px 24px" borderEndWidth="1px" borderColor="rule">
         <DeviceSide model={model} unit={unit} situation={situation} wanted={targets ?? []} onChange={setSituation} />
         {plan && <LayOut model={model} plan={plan} situation={situation} />}
+        <Openings model={model} situation={situation} />
       </ScrollBox>
       <Box p="20px 24px 12px" minW="0" display="grid" gridTemplateRows="auto minmax(0, 1fr) auto">
         <Box>
@@ -101,7 +103,7 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
               <PartLines plan={plan} wanted={aim.kind === 'parts' ? aim.parts : null} onToggle={pick} />
             </>
           )}
-          {plan && shows === 'operations' && <OperationLines model={model} plan={plan} />}
+          {plan && shows === 'operations' && <OperationLines model={model} plan={plan} findings={situation.findings} />}
           {plan && (
             <Box textStyle="note" color="inkMuted" mt="12px" display="grid" gap="4px">
               {plan.operations.length > 1 && <p>{sayOrder(plan)}</p>}

@@ -2,6 +2,8 @@ import type { Model } from '@/core/procedure/model';
 import { getModelPart } from '@/core/procedure/model';
 import { money } from '@/core/shared/money';
 import type { PlanAim, PlanLine, TeardownPlan, Verdict } from '@/core/teardown/plan/teardownPlan';
+import type { Opening } from '@/core/teardown/openability';
+import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
 import { sayCount, sayList } from '@/ui/words/amounts';
 
 /** The answer in the sentence a colleague would say. */
@@ -74,6 +76,20 @@ export function sayBatch(count: number, { batch }: TeardownPlan): string {
     ? `${count} donors: the same step on all takes ${minutes(stepByStep)}, one after the other ${minutes(oneThrough)}; ${why}.`
     : `${count} donors: one after the other takes ${minutes(oneThrough)}, the same step on all ${minutes(stepByStep)}; ${why}.`;
 }
+
+/** How long to try at a joint that will not yield, what then, and when to stop. */
+export function sayPolicy({ stages, stop, yieldChance }: LadderPolicy): string {
+  const [first, ...rungs] = stages;
+  if (!first) return `Not worth trying: ${stop}`;
+  const tries = rungs.map(
+    ({ says, leaveAt }) => `then ${says.charAt(0).toLowerCase()}${says.slice(1)}, up to ${minutes(leaveAt)}`,
+  );
+  return `Give it ${minutes(first.leaveAt)}${tries.map((words) => `; ${words}`).join('')}; then stop: ${stop} It yields in ${Math.round(yieldChance * 100)} of 100.`;
+}
+
+/** What it takes to get at the parts that fail most. */
+export const sayOpening = ({ name, minutes: taken, cents, breakage }: Opening): string =>
+  `${name}: ${minutes(taken)}, ${money(cents)}${breakage > 0.005 ? `, ${Math.round(breakage * 100)} in 100 break something` : ''}`;
 
 export const minutes = (value: number): string => `${value < 10 ? value.toFixed(1) : Math.round(value)} min`;
 

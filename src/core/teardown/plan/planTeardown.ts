@@ -5,6 +5,8 @@ import { operationsFor, type Situation } from '@/core/procedure/situation';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { expectedMinutes } from '../attendedMinutes';
+import { takeable } from '../choice/closureProblem';
+import { operationClauses } from '../choice/operationClauses';
 import { chooseOperations } from '../chooseOperations';
 import type { OrderBudget } from '../order/bestOrder';
 import { sequenceOf, type OrderGround } from '../order/sequenceOf';
@@ -45,7 +47,8 @@ export function planTeardown(
   const prizes = prizesOf(model, request);
   if (aim.kind === 'pays' && prizes.every(({ soundCents }) => soundCents <= 0)) return refuse('no-worth');
   const ground: OrderGround = { postures: model.postures, findings };
-  const reachable = prizes.filter(({ part }) => chosenFor(choice, [part]).ok);
+  const freeable = freeableParts(choice);
+  const reachable = prizes.filter(({ part }) => freeable.has(part));
   const everything = chosenFor(
     choice,
     reachable.map(({ part }) => part),
@@ -53,9 +56,10 @@ export function planTeardown(
   if (!everything.ok) return everything;
 
   const evens = new Map(breakEvens(choice, prizes).map((entry) => [entry.part, entry]));
-  const ways = new Map(reachable.map(({ part }) => [part, chosenFor(choice, [part])]));
+  const isAtRisk = new Set(choice.operations.flatMap(({ risks = [] }) => risks.map(({ part }) => part)));
   const ownWay = (part: string): ReadonlySet<string> => {
-    const way = ways.get(part);
+    // Only what something risks needs to know what its own way risks.
+    const way = isAtRisk.has(part) && freeable.has(part) ? chosenFor(choice, [part]) : null;
     return new Set(way?.ok ? way.value.map(({ id }) => id) : []);
   };
   const valued = prizes.map(({ part, soundCents, chance }) => ({ part, soundCents, chance, ownWay: ownWay(part) }));
@@ -93,6 +97,14 @@ export function planTeardown(
     correction,
     batch: batchMinutes(timed.problem, timed.steps, request.units ?? 1, rules.moveMinutes),
   });
+}
+
+/** Parts that some operation can free, however dear that is. */
+function freeableParts({ operations, isAllowed }: ChoiceGround): ReadonlySet<string> {
+  const can = takeable(operations.length, operationClauses(operations), (index) =>
+    isAllowed(operations[index] as Operation),
+  );
+  return new Set(can.flatMap((index) => operations[index]?.frees ?? []));
 }
 
 function prizesOf(model: Model, { parts, scrap }: PlanRequest): readonly Prize[] {

@@ -1,7 +1,7 @@
 import type { Operation } from '@/core/procedure/operations';
-import { clausesOf } from '@/core/procedure/situation';
-import { bestClosure, type Closure } from '../choice/bestClosure';
+import { bestClosure, ClosureSolver, type Closure } from '../choice/bestClosure';
 import type { ClosureProblem } from '../choice/closureProblem';
+import { freeingClause, operationClauses } from '../choice/operationClauses';
 
 /** A part and what freeing it brings. */
 export interface Prize {
@@ -27,9 +27,14 @@ export interface BreakEven {
   readonly part: string;
   /** The least price of a sound one, in whole cents, at which freeing it pays; null when nothing can free it. */
   readonly payFromCents: number | null;
+  /** False when the search for it was cut short: the price is then an upper bound. */
+  readonly isProven: boolean;
   /** Operations that it needs beyond those that pay without it. */
   readonly extra: readonly string[];
 }
+
+/** Branches for all break-evens of a model together; a second or two where nearly every arc has alternatives. */
+const mostBranches = 600;
 
 /** Weights are thousandths of a cent, so that a cent of price always shows. */
 const fine = 1000;
@@ -52,15 +57,11 @@ interface Weighed {
 
 /** Operations, parts and pairs of bound parts as items of one closure problem. */
 function weigh({ operations, cost, isAllowed }: ChoiceGround, prizes: readonly Prize[]): Weighed {
-  const byId = new Map(operations.map((operation) => [operation.id, operation]));
-  const numbers = new Map(operations.map(({ id }, index) => [id, index]));
-  const clauses: (readonly (readonly number[])[])[] = operations.map((operation) =>
-    clausesOf(operation, byId).map((any) => any.map((id) => numbers.get(id) as number)),
-  );
+  const clauses: (readonly (readonly number[])[])[] = [...operationClauses(operations)];
   const weights = operations.map((operation) => -Math.round(cost(operation) * fine) || 0);
   const partItems = prizes.map(({ part }) => {
     weights.push(0);
-    return clauses.push([operations.flatMap(({ frees }, index) => (frees.includes(part) ? [index] : []))]) - 1;
+    return clauses.push([freeingClause(operations, part)]) - 1;
   });
   const carriers = prizes.map(({ part, boundTo }, index) => {
     const partner = prizes.findIndex((other) => other.part === boundTo || other.boundTo === part);
@@ -121,23 +122,29 @@ function chosenBy(
  *
  * The best without the part's worth, less the best that is forced to free it, is what its worth must make good.
  *
- * Cost: two closures for each part
+ * Cost: one closure for each part
  */
 export function breakEvens(ground: ChoiceGround, prizes: readonly Prize[]): readonly BreakEven[] {
   const { problem, carriers } = weigh(ground, prizes);
+  const solver = new ClosureSolver(problem.clauses, problem.barred);
+  const now = solver.solve(problem.weights) as Closure;
+  const isTaken = new Set(now.items);
+  let left = mostBranches;
   return prizes.map((prize, index) => {
     const carrier = carriers[index] as number;
-    const weights = problem.weights.map((weight, item) =>
-      item === carrier ? weight - worthOf(prize, prize.soundCents) : weight,
-    );
-    const without = bestClosure({ ...problem, weights }) as Closure;
-    const withIt = bestClosure({ ...problem, weights, forced: [carrier] });
-    if (!withIt) return { part: prize.part, payFromCents: null, extra: [] };
-    const missing = without.weight - withIt.weight;
+    const own = worthOf(prize, prize.soundCents);
+    const weights = problem.weights.map((weight, item) => (item === carrier ? weight - own : weight));
+    // What is in the best plan stays in it when it is forced, and what is not changes nothing by losing its worth.
+    const without = isTaken.has(carrier) ? (solver.solve(weights, [], left) as Closure) : now;
+    const withIt = isTaken.has(carrier) ? now : solver.solve(weights, [carrier], left);
+    if (!withIt) return { part: prize.part, payFromCents: null, isProven: true, extra: [] };
+    left = Math.max(0, left - (isTaken.has(carrier) ? without : withIt).branches);
+    const missing = without.weight - (isTaken.has(carrier) ? now.weight - own : withIt.weight);
     const before = new Set(without.items);
     return {
       part: prize.part,
       payFromCents: leastPrice(prize, missing),
+      isProven: without.isProven && withIt.isProven,
       extra: withIt.items.flatMap((item) => (before.has(item) ? [] : (ground.operations[item]?.id ?? []))),
     };
   });
