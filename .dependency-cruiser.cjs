@@ -48,6 +48,7 @@ module.exports = {
     never('data-looks-down', '^src/data', { path: '^src/(?!core|data)' }),
     never('files-look-down', '^src/files', { path: '^src/(?!core|files)' }),
     never('dto-looks-down', '^src/dto', { path: '^src/(?!core|dto)' }),
+    never('workers-look-down', '^src/workers', { path: '^src/(?!core|workers)' }),
     never('services-look-down', '^src/services', { path: '^src/(ui|app|dto)' }),
     never(
       'services-stand-alone',
