@@ -43,6 +43,8 @@ describe.each(['light', 'dark'] as const)('every screen in the %s theme', (theme
       );
       const doubled = keys.filter((key, at) => keys.indexOf(key) !== at);
       if (doubled.length > 0) findings.push(`${path}: two things on one key: ${doubled.join(' ')}`);
+      const width = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      if (width > 0) findings.push(`${path}: ${width} px wider than the window`);
       const isDark = await page.evaluate(() => document.documentElement.classList.contains('dark'));
       expect(isDark).toBe(theme === 'dark');
     }

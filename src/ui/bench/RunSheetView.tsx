@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as makeId } from 'uuid';
 import type { SheetState } from '@/core/bench/entities';
+import { openJoints } from '@/core/bench/openJoints';
 import { freedByStep, nextStep, partsToTag } from '@/core/bench/sheetOf';
 import { getModelPart } from '@/core/procedure/model';
 import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
@@ -17,6 +18,7 @@ import { StepView } from './StepView';
 import { ThreadView } from './ThreadView';
 import { PartTroubleDialog } from './PartTroubleDialog';
 import { ScrewTroubleDialog } from './ScrewTroubleDialog';
+import { StrayScrewDialog } from './StrayScrewDialog';
 import { useStepClock } from './useStepClock';
 
 /** The run sheet: one step at a time in the middle, the thread of all of them left, tray and freed parts right. */
@@ -25,7 +27,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const router = useRouter();
   const step = nextStep(sheet.steps, state) ?? (sheet.steps.at(-1) as SheetStep);
   const clock = useStepClock(step.id);
-  const [asks, setAsks] = useState<'broken' | 'missing' | 'screw' | null>(null);
+  const [asks, setAsks] = useState<'broken' | 'missing' | 'screw' | 'stray' | null>(null);
   const [faceShift, setFaceShift] = useState(0);
   const atGate = step.leg === 'gate';
   const troubleParts = step.leg === 'out' ? partsToTag(model, state, step) : [];
@@ -39,7 +41,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const place = sheet.steps.indexOf(step) + 1;
 
   return (
-    <Box h="100vh" display="grid" gridTemplateRows="60px minmax(0, 1fr) 68px">
+    <Box h="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px minmax(0, 1fr) 68px">
       <BenchHeader
         {...props}
         progress={
@@ -129,7 +131,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
           label="Screw trouble"
           size="bench"
           flex="1"
-          isEnabled={!atGate && step.cups.length > 0}
+          isEnabled={!atGate}
           onPress={() => setAsks('screw')}
         />
         <KeyButton
@@ -164,6 +166,14 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
           step={step}
           onClose={() => setAsks(null)}
           onTrouble={(kind, count) => void shop.act('screw-trouble', unit.id, { stepId: step.id, kind, count })}
+          onStray={() => setAsks('stray')}
+        />
+      )}
+      {asks === 'stray' && (
+        <StrayScrewDialog
+          model={model}
+          openJoints={openJoints(sheet.steps, state.doneStepIds, step)}
+          onClose={() => setAsks(null)}
         />
       )}
     </Box>

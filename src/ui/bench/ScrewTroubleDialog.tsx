@@ -12,10 +12,13 @@ export function ScrewTroubleDialog({
   step,
   onClose,
   onTrouble,
+  onStray,
 }: {
   readonly step: SheetStep;
   readonly onClose: () => void;
   readonly onTrouble: (kind: ScrewTroubleKind, count: number) => void;
+  /** One lies there, and nobody knows where from. */
+  readonly onStray: () => void;
 }) {
   return (
     <KeyLayer>
@@ -31,12 +34,20 @@ export function ScrewTroubleDialog({
               label={screwTroubleNames[kind]}
               look="outline"
               justifyContent="flex-start"
+              isEnabled={step.cups.length > 0}
               onPress={() => {
                 onTrouble(kind, 1);
                 onClose();
               }}
             />
           ))}
+          <KeyButton
+            keyName="w"
+            label="left over: where does it belong?"
+            look="outline"
+            justifyContent="flex-start"
+            onPress={onStray}
+          />
         </Box>
       </Dialog>
     </KeyLayer>

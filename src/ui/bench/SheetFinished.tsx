@@ -23,7 +23,7 @@ export function SheetFinished(props: BenchProps) {
         ? { label: `Grade ${toGrade} parts`, path: '/grade' }
         : { label: 'Back to the list', path: '/teardown' };
   return (
-    <Box minH="100vh" display="grid" gridTemplateRows="60px 1fr">
+    <Box minH="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px 1fr">
       <BenchHeader {...props}>{stageNames[unit.stage]}</BenchHeader>
       <Box as="main" p="32px" maxW="900px">
         <Headline

@@ -50,7 +50,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
   const work = Math.round(minutes.likely * startingHouseRules.labourCentsPerMinute);
 
   return (
-    <Box minH="100vh" display="grid" gridTemplateRows="60px 1fr">
+    <Box minH="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px 1fr">
       <BenchHeader {...props}>{kind === 'teardown' ? 'Donor: choose what is wanted' : 'Rebuild'}</BenchHeader>
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 380px" as="main">
         <Box p="24px 28px">

@@ -79,7 +79,9 @@ export function CurveChart({ model, plan }: { readonly model: Model; readonly pl
               label: {
                 show: done === stop || (done > 0 && (curve[done]?.frees.length ?? 0) > 0),
                 formatter: label(done),
-                position: done > curve.length * 0.75 ? 'left' : 'top',
+                position: 'top',
+                // The last ones would run out at the right.
+                align: done > curve.length * 0.8 ? 'right' : 'center',
                 distance: 8,
                 color: done === stop ? palette.action : palette.inkMuted,
                 fontWeight: done === stop ? 'bold' : 'normal',

@@ -13,6 +13,9 @@ export function sayPlan(model: Model, aim: PlanAim, plan: TeardownPlan): string 
   if (aim.kind === 'everything') return `Everything out takes ${minutes(plan.cost.minutes)}`;
   if (last === undefined) return `${sayCount(plan.operations.length, 'operation')}, and nothing of worth comes out`;
   const name = getModelPart(model, last).name;
+  if (aim.kind === 'pays' && plan.lines.every(({ verdict }) => verdict !== 'leave')) {
+    return 'As a donor it pays to take out everything of worth';
+  }
   return aim.kind === 'pays'
     ? `As a donor it pays to stop after the ${name}`
     : `${minutes(plan.cost.minutes)} to the ${name}, the last part wanted`;
