@@ -8,6 +8,7 @@ import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
 import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { cupRecipe } from '@/ui/theme/recipes/cup';
+import { sayCount } from '@/ui/words/amounts';
 import { partStateNames, screwTroubleNames } from '@/ui/words/names';
 import type { BenchProps } from './benchProps';
 
@@ -55,7 +56,7 @@ export function BenchSide({
         )}
       </Section>
       {state.screwTroubles.length > 0 && (
-        <Section title="Owed on the way back" note={`${ledger.toReplace} screws`}>
+        <Section title="Owed on the way back" note={sayCount(ledger.toReplace, 'screw')}>
           {state.screwTroubles.map((trouble, index) => (
             <Box
               key={index}

@@ -1,5 +1,6 @@
 import { after, operation, phone, shippedModels, smallModel } from '../../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
+import { findings } from '@/core/procedure/vocabulary';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { knowledgeOf, type PlanGround } from './knowledgeOf';
 import { planTeardown } from './planTeardown';
@@ -92,6 +93,49 @@ describe('planTeardown', () => {
     };
     expect(refusalOf(request(phone, { kind: 'parts', parts: ['moon'] }))).toBe('targets-unreachable');
     expect(refusalOf(request(phone, { kind: 'pays' }, { parts: [] }))).toBe('no-worth');
+  });
+
+  test('three hundred operations in any order are planned all the same', () => {
+    const operations = Array.from({ length: 300 }, (_, at) =>
+      operation(`o${at}`, { tool: ['pick', 'driver', 'Hands'][at % 3] as string, frees: [`p${at}`] }),
+    );
+    const parts = operations.map(({ frees: [part = ''] }) => ({
+      part,
+      soundCents: 500,
+      chance: 0.9,
+      lowChance: 0.8,
+      highChance: 1,
+    }));
+    const plan = planned(smallModel(operations), { kind: 'pays' }, { parts, revision: null, configuration: null });
+    expect(plan.operations).toHaveLength(300);
+    expect(plan.isProven).toBe(true);
+    expect(plan.cost.toolChanges).toBe(2);
+  });
+
+  test('operations that take no time cost nothing, and come when they free something', () => {
+    const nothing = { low: 0, likely: 0, high: 0 };
+    const model = smallModel([
+      operation('door', { minutes: nothing }),
+      operation('part', { minutes: nothing, frees: ['p'], after: [after('door')] }),
+      operation('idle', { minutes: nothing }),
+    ]);
+    const parts = [{ part: 'p', soundCents: 1, chance: 1, lowChance: 1, highChance: 1 }];
+    const plan = planned(model, { kind: 'pays' }, { parts, revision: null, configuration: null });
+    expect(ids(plan)).toEqual(['door', 'part']);
+    expect([plan.cost.minutes, Math.round(plan.netCents)]).toEqual([0, 1]);
+  });
+
+  test('all that can be found at once, contradictions too, is still a plan or a reason', () => {
+    for (const model of shippedModels) {
+      const outcome = planTeardown(model, request(model, { kind: 'everything' }, { findings: [...findings] }), rules);
+      expect(outcome.ok || outcome.refusal.reason === 'targets-unreachable').toBe(true);
+    }
+  });
+
+  test('when every part is scrap nothing pays, and nothing is opened', () => {
+    const { parts } = request(phone, { kind: 'pays' });
+    const plan = planned(phone, { kind: 'pays' }, { scrap: parts.map(({ part }) => part) });
+    expect(plan.operations).toEqual([]);
   });
 
   test('nothing wanted is nothing to do', () => {
