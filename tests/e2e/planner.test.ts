@@ -68,3 +68,21 @@ test('the plan of a donor becomes its run sheet, and can be taken back', async (
   await says(page, 'Start the sheet');
   await settled(page);
 });
+
+test('a screw that lies on the mat is told where it belongs, and what it would hurt', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/teardown');
+  const tag = await page.$eval('main li a', ({ textContent }) => textContent?.match(/U-\d+/)?.[0] ?? '');
+  await go(page, bench.url, `/bench/${tag}`);
+  await press(page, 's', 'w');
+  await page.waitForSelector('input[aria-label="Head and length"]');
+  await page.keyboard.type('PH00 4.2');
+  await says(page, 'in 100');
+  await says(page, 'is open');
+  await page.$eval('input[aria-label="Head and length"]', (field) => (field as HTMLInputElement).select());
+  await page.keyboard.type('PH00 9.5');
+  await says(page, 'It would hurt');
+  await page.$eval('input[aria-label="Head and length"]', (field) => (field as HTMLInputElement).select());
+  await page.keyboard.type('long one');
+  await says(page, 'Write it as PH00 3.1');
+});

@@ -5,6 +5,8 @@ export interface ScrewGroup {
   readonly head: string;
   readonly lengthMm: number;
   readonly diameterMm: number;
+  /** Of its shallowest hole. */
+  readonly depthMm: number;
   readonly count: number;
   readonly jointIds: readonly string[];
   readonly singleUse: boolean;
@@ -29,6 +31,7 @@ export function screwGroups(joints: readonly Joint[]): readonly ScrewGroup[] {
         head: first.head,
         lengthMm: first.lengthMm,
         diameterMm: first.diameterMm,
+        depthMm: Math.min(...screws.map(({ depthMm }) => depthMm)),
         count: screws.length,
         jointIds: screws.map(({ id }) => id),
         singleUse: screws.every(({ singleUse }) => singleUse === true),

@@ -1,6 +1,9 @@
+import fc from 'fast-check';
 import { laptop } from '../../../tests/support/models';
+import { isScrew } from '@/core/procedure/joints';
 import { assignCups } from './assignCups';
-import { screwGroups, screwName } from './screwGroups';
+import { confusionOf } from './confusion';
+import { screwGroups, screwName, type ScrewGroup } from './screwGroups';
 
 describe('screwGroups', () => {
   test('counts alike screws together and leaves other joints out', () => {
@@ -15,12 +18,78 @@ describe('screwGroups', () => {
 });
 
 describe('assignCups', () => {
-  test('numbers cups in removal order and never gives one twice, however many there are', () => {
-    const [group] = screwGroups(laptop.joints);
-    if (!group) throw new Error('the laptop has screws');
-    const cups = assignCups(Array.from({ length: 12 }, (_, at) => ({ stepId: `s${at}`, groups: [group] })));
+  const group = (lengthMm: number, given: Partial<ScrewGroup> = {}): ScrewGroup => ({
+    head: 'PH00',
+    lengthMm,
+    diameterMm: 1.4,
+    depthMm: lengthMm + 1,
+    count: 1,
+    jointIds: [],
+    singleUse: false,
+    ...given,
+  });
+  const inSteps = (groups: readonly ScrewGroup[]) => groups.map((own, at) => ({ stepId: `s${at}`, groups: [own] }));
+
+  test('numbers cups in removal order and gives none twice while there are enough', () => {
+    const cups = assignCups(inSteps(Array.from({ length: 12 }, () => group(3))), 12);
     expect(cups.map(({ cup, stepId }) => `${cup} ${stepId}`)).toEqual(
       Array.from({ length: 12 }, (_, at) => `${at + 1} s${at}`),
     );
+  });
+
+  test('when some must share, no other way of sharing neighbours is less confusing', () => {
+    const groups = fc.array(
+      fc.record({
+        lengthMm: fc.constantFrom(2, 2.5, 3, 3.5, 6),
+        depthMm: fc.constantFrom(2.5, 4, 8),
+        head: fc.constantFrom('PH00', 'T3'),
+      }),
+      { minLength: 1, maxLength: 7 },
+    );
+    const costOf = (own: readonly ScrewGroup[], cupOf: readonly number[]) =>
+      own.reduce(
+        (sum, a, at) =>
+          sum +
+          own.slice(0, at).reduce((inner, b, other) => inner + (cupOf[other] === cupOf[at] ? confusionOf(a, b) : 0), 0),
+        0,
+      );
+    fc.assert(
+      fc.property(groups, fc.integer({ min: 1, max: 4 }), (given, most) => {
+        const own = given.map(({ lengthMm, depthMm, head }) => group(lengthMm, { depthMm, head }));
+        const cups = assignCups(inSteps(own), most).map(({ cup }) => cup);
+        expect(Math.max(...cups)).toBeLessThanOrEqual(Math.max(most, 1));
+        expect([...cups].sort((a, b) => a - b)).toEqual(cups);
+        let best = Infinity;
+        for (let mask = 0; mask < 1 << (own.length - 1); mask += 1) {
+          let cup = 1;
+          const ways = own.map((_, at) => (at > 0 && mask & (1 << (at - 1)) ? (cup += 1) : cup));
+          if (cup <= most) best = Math.min(best, costOf(own, ways));
+        }
+        expect(costOf(own, cups)).toBeCloseTo(best, 9);
+      }),
+      { numRuns: 300, seed: 2026 },
+    );
+  });
+
+  test('a longer screw that fits a shallow hole is the last to share its cup', () => {
+    const [short, long, other] = [group(3, { depthMm: 3.2 }), group(3.5), group(9)];
+    const cups = assignCups(inSteps([short, long, other]), 2).map(({ cup }) => cup);
+    expect(cups).toEqual([1, 2, 2]);
+  });
+
+  test('moving a joint to another length moves its screw to another cup', () => {
+    const [first] = laptop.joints.filter(isScrew);
+    if (!first) throw new Error('the laptop has screws');
+    const alike = laptop.joints.filter(
+      (joint) => isScrew(joint) && joint.head === first.head && joint.lengthMm === first.lengthMm,
+    );
+    const longer = { ...first, lengthMm: first.lengthMm + 2 };
+    const changed = alike.map((joint) => (joint.id === first.id ? longer : joint));
+    const cupOf = (joints: typeof alike) =>
+      assignCups([{ stepId: 's', groups: screwGroups(joints) }], 9).find(({ group: own }) =>
+        own.jointIds.includes(first.id),
+      );
+    expect(cupOf(alike)?.group.count).toBe(alike.length);
+    expect(cupOf(changed)?.group.count).toBe(1);
   });
 });

@@ -13,6 +13,8 @@ export interface HouseRules {
   readonly turnMinutes: number;
   /** Minutes to lay one unit aside and take up another. */
   readonly moveMinutes: number;
+  /** Cups of the tray. */
+  readonly trayCups: number;
   /** How sound parts tend to be graded; the shares sum to 1. */
   readonly gradeMix: Readonly<Record<SaleGrade, number>>;
   /** Share of its worth that a part loses in a month on the shelf, and below which it does not fall. */
@@ -27,6 +29,7 @@ export const startingHouseRules: HouseRules = {
   toolChangeMinutes: 0.2,
   turnMinutes: 0.3,
   moveMinutes: 0.15,
+  trayCups: 24,
   gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },
   monthlyLoss: 0.04,
   surplusShare: 0.25,

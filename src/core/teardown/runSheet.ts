@@ -92,7 +92,10 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
 
   const walked = walk(model, order);
   const out = walked.steps.map((step) => outStep(model, step, order, targets));
-  const cups = assignCups(out.map(({ id, joints }) => ({ stepId: id, groups: screwGroups(joints) })));
+  const cups = assignCups(
+    out.map(({ id, joints }) => ({ stepId: id, groups: screwGroups(joints) })),
+    rules.trayCups,
+  );
   const outWithCups = out.map((step) => ({ ...step, cups: cups.filter(({ stepId }) => stepId === step.id) }));
   const back = request.kind === 'rebuild' ? wayBack(model, order, outWithCups, walked.openJoints) : [];
   const steps = [...outWithCups, ...back];

@@ -46,7 +46,7 @@ export function BenchSide({
       >
         <Box as="ul" display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="6px" pt="10px">
           {sheet.cups.map((cup) => (
-            <CupView key={cup.cup} cup={cup} step={step} state={state} />
+            <CupView key={`${cup.cup} ${cup.stepId} ${cup.group.jointIds[0]}`} cup={cup} step={step} state={state} />
           ))}
         </Box>
         {sheet.cups.length === 0 && (

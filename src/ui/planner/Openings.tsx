@@ -1,19 +1,11 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useMemo } from 'react';
-import type { Model } from '@/core/procedure/model';
-import type { Situation } from '@/core/procedure/situation';
-import { startingHouseRules } from '@/core/shared/houseRules';
-import { openability } from '@/core/teardown/openability';
+import type { Openability } from '@/core/teardown/openability';
 import { Section } from '@/ui/base/Section';
 import { minutes, sayOpening } from './planWords';
 
 /** How hard the device is to open, by the parts that fail most, with the arithmetic. */
-export function Openings({ model, situation }: { readonly model: Model; readonly situation: Situation }) {
-  const { openings, minutes: mean } = useMemo(
-    () => openability(model, situation, startingHouseRules),
-    [model, situation],
-  );
+export function Openings({ openability: { openings, minutes: mean } }: { readonly openability: Openability }) {
   return (
     <Section title="To what fails most" note={`${minutes(mean)} at the mean`} mt="18px">
       <Box as="ul" pt="6px" textStyle="note">

@@ -65,7 +65,9 @@ export function PartLines({
             <td data-figure>{sayShare(line)}</td>
             <td data-figure>{money(line.soundCents)}</td>
             <td data-figure>{line.extraMinutes < 0.05 ? 'on the way' : `+ ${minutes(line.extraMinutes)}`}</td>
-            <td data-figure>{line.payFromCents === null ? '–' : money(line.payFromCents)}</td>
+            <td data-figure>
+              {line.payFromCents === null ? '–' : `${line.isPriceProven ? '' : '≤ '}${money(line.payFromCents)}`}
+            </td>
             <td>{verdictWords[line.verdict]}</td>
           </Box>
         ))}

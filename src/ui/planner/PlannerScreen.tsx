@@ -48,7 +48,7 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
       units: Math.max(1, donors.length),
     };
   }, [model, ground, unit, donors.length, situation, aim]);
-  const { plan, refusal, isComputing, hasCrashed, again } = usePlan(model, request);
+  const { plan, openability, refusal, isComputing, hasCrashed, again } = usePlan(model, request);
   const targets = plan?.lines
     .filter(({ verdict }) => verdict === 'free' || verdict === 'along')
     .map(({ part }) => part);
@@ -79,7 +79,7 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
       <ScrollBox label="The device" p="20px 24px" borderEndWidth="1px" borderColor="rule">
         <DeviceSide model={model} unit={unit} situation={situation} wanted={targets ?? []} onChange={setSituation} />
         {plan && <LayOut model={model} plan={plan} situation={situation} />}
-        <Openings model={model} situation={situation} />
+        {openability && <Openings openability={openability} />}
       </ScrollBox>
       <Box p="20px 24px 12px" minW="0" display="grid" gridTemplateRows="auto minmax(0, 1fr) auto">
         <Box>

@@ -3,18 +3,20 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Model } from '@/core/procedure/model';
 import type { Refusal } from '@/core/shared/outcome';
 import { startingHouseRules } from '@/core/shared/houseRules';
+import type { Openability } from '@/core/teardown/openability';
 import type { PlanRequest, TeardownPlan } from '@/core/teardown/plan/teardownPlan';
 import { PlanClient } from '@/workers/plan/planClient';
 
 export interface PlanState {
   /** The last good plan: it stays while the next is computed, and when none can be. */
   readonly plan: TeardownPlan | null;
+  readonly openability: Openability | null;
   readonly refusal: Refusal | null;
   readonly isComputing: boolean;
   readonly hasCrashed: boolean;
 }
 
-const nothing: PlanState = { plan: null, refusal: null, isComputing: true, hasCrashed: false };
+const nothing: PlanState = { plan: null, openability: null, refusal: null, isComputing: true, hasCrashed: false };
 
 /** The plan for a request, computed beside the page; a new request drops the one before. */
 export function usePlan(model: Model, request: PlanRequest): PlanState & { readonly again: () => void } {
@@ -23,9 +25,10 @@ export function usePlan(model: Model, request: PlanRequest): PlanState & { reado
   const client = useRef<PlanClient | null>(null);
   useEffect(() => {
     const started = new PlanClient({
-      onAnswer: (outcome) =>
+      onAnswer: ({ outcome, openability }) =>
         setState((before) => ({
           plan: outcome.ok ? outcome.value : before.plan,
+          openability,
           refusal: outcome.ok ? null : outcome.refusal,
           isComputing: false,
           hasCrashed: false,

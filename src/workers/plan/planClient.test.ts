@@ -34,7 +34,7 @@ function client() {
   const heard: string[] = [];
   const made = new PlanClient(
     {
-      onAnswer: (outcome) => heard.push(outcome.ok ? 'plan' : outcome.refusal.reason),
+      onAnswer: ({ outcome }) => heard.push(outcome.ok ? 'plan' : outcome.refusal.reason),
       onCrash: () => heard.push('crash'),
     },
     () => {

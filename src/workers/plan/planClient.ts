@@ -1,9 +1,7 @@
-import type { Outcome } from '@/core/shared/outcome';
-import type { TeardownPlan } from '@/core/teardown/plan/teardownPlan';
 import type { PlanAnswer, PlanQuestion } from './planWorker';
 
 export interface PlanListener {
-  readonly onAnswer: (outcome: Outcome<TeardownPlan>) => void;
+  readonly onAnswer: (answer: PlanAnswer) => void;
   /** The worker broke down; it is started afresh with the next question. */
   readonly onCrash: () => void;
 }
@@ -37,7 +35,7 @@ export class PlanClient {
     worker.addEventListener('message', ({ data }: MessageEvent<PlanAnswer>) => {
       if (data.number !== this.number) return;
       this.isBusy = false;
-      this.listener.onAnswer(data.outcome);
+      this.listener.onAnswer(data);
     });
     worker.addEventListener('error', () => {
       this.end();

@@ -158,6 +158,7 @@ function lineOf(
     ...known,
     name: model.parts.find(({ id }) => id === known.part)?.name ?? known.part,
     payFromCents,
+    isPriceProven: even?.isProven ?? true,
     extraMinutes: extra.reduce((sum, operation) => sum + expectedMinutes(operation, findings), 0),
     verdict: !isReachable ? 'unreachable' : !freed.has(known.part) ? 'leave' : payFromCents === 0 ? 'along' : 'free',
   };

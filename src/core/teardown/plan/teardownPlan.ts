@@ -38,6 +38,8 @@ export interface PlanLine extends PartKnowledge {
   readonly verdict: Verdict;
   /** Least price of a sound one at which it pays; null when none does. */
   readonly payFromCents: number | null;
+  /** False when the search for that price was cut short: it is then an upper bound. */
+  readonly isPriceProven: boolean;
   /** Expected attended minutes beyond what pays without it. */
   readonly extraMinutes: number;
 }
