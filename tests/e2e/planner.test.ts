@@ -32,6 +32,8 @@ test('what pays, only some parts, and everything: each a plan with its order and
   for (const at of wanted) if (!['camera', 'battery'].includes(names[at] ?? '')) await press(page, keys[at] as string);
   await page.waitForFunction(() => /to the (camera|battery), the last part wanted/.test(document.body.innerText));
 
+  await says(page, 'Against the plan before:');
+
   await press(page, 'o');
   await says(page, 'Frees the battery.');
   await says(page, 'Needed for');

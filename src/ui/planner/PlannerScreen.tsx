@@ -26,7 +26,7 @@ import { LayOut } from './LayOut';
 import { Openings } from './Openings';
 import { OperationLines } from './OperationLines';
 import { PartLines } from './PartLines';
-import { sayBatch, sayCorrection, sayFigures, sayOrder, sayPlan } from './planWords';
+import { sayBatch, sayCorrection, sayDifference, sayFigures, sayOrder, sayPlan } from './planWords';
 import { usePlan } from './usePlan';
 
 /** How far does it pay, which parts, in which order: computed for a model, or for one unit that waits on its sheet. */
@@ -48,18 +48,20 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
       units: Math.max(1, donors.length),
     };
   }, [model, ground, unit, donors.length, situation, aim]);
-  const { plan, openability, refusal, isComputing, hasCrashed, again } = usePlan(model, request);
+  const { plan, difference, openability, refusal, isComputing, hasCrashed, again } = usePlan(model, request);
   const targets = plan?.lines
     .filter(({ verdict }) => verdict === 'free' || verdict === 'along')
     .map(({ part }) => part);
   const target = unit ?? donors[0];
-  const pick = (part: string) => {
-    const before = aim.kind === 'parts' ? aim.parts : [];
-    setAim({
-      kind: 'parts',
-      parts: before.includes(part) ? before.filter((other) => other !== part) : [...before, part],
+  // From the state as it is then: two keys can come before the next frame.
+  const pick = (part: string) =>
+    setAim((before) => {
+      const parts = before.kind === 'parts' ? before.parts : [];
+      return {
+        kind: 'parts',
+        parts: parts.includes(part) ? parts.filter((other) => other !== part) : [...parts, part],
+      };
     });
-  };
   // Data first: the bench asks for the wipe before it starts a sheet.
   const mustWipe = target?.tests.starts === 'sound' && !target.isWiped;
   const makeSheet = () => {
@@ -86,6 +88,11 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
           <Headline lead={plan ? sayFigures(model, plan) : 'One moment.'}>
             {plan ? sayPlan(model, aim, plan) : 'Computing what pays …'}
           </Headline>
+          {difference && !isComputing && (
+            <Box textStyle="note" color="action" mt="-8px" mb="8px" aria-live="polite">
+              {sayDifference(difference)}
+            </Box>
+          )}
           {refusal && <Caution what="No plan for this.">{sayRefusal(refusal)} The last one stands.</Caution>}
           {hasCrashed && (
             <Caution what="The planner broke down.">

@@ -1,6 +1,7 @@
 import type { Model } from '@/core/procedure/model';
 import { getModelPart } from '@/core/procedure/model';
 import { money } from '@/core/shared/money';
+import type { PlanDifference } from '@/core/teardown/plan/comparePlans';
 import type { PlanAim, PlanLine, TeardownPlan, Verdict } from '@/core/teardown/plan/teardownPlan';
 import type { Opening } from '@/core/teardown/openability';
 import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
@@ -53,6 +54,27 @@ export function sayOrder({ cost, authorCost, isProven, lowerBoundMinutes }: Tear
   const proof = isProven ? 'No order is shorter.' : `None is shorter than ${minutes(lowerBoundMinutes)}.`;
   if (saved < 0.05) return `The author’s order is as short. ${proof}`;
   return `${minutes(saved)} less than as the author wrote it${where.length > 0 ? `: ${sayList(where)}` : ''}. ${proof}`;
+}
+
+/** What is different from the plan before, in a sentence. */
+export function sayDifference({ added, dropped, freed, left, minutes: more, cents }: PlanDifference): string {
+  const named = (titles: readonly string[], one: string) =>
+    titles.length === 0
+      ? []
+      : [
+          titles.length <= 2
+            ? `${one} ${sayList(titles.map((title) => `“${title}”`))}`
+            : `${one} ${titles.length} operations`,
+        ];
+  const parts = [
+    ...(freed.length > 0 ? [`the ${sayList(freed)} ${freed.length === 1 ? 'comes' : 'come'} out too`] : []),
+    ...(left.length > 0 ? [`the ${sayList(left)} ${left.length === 1 ? 'stays' : 'stay'} in`] : []),
+    ...named(added, 'with'),
+    ...named(dropped, 'without'),
+    `${minutes(Math.abs(more))} ${more < 0 ? 'less' : 'more'}`,
+    `${money(Math.abs(cents))} ${cents < 0 ? 'less' : 'more'} after labour`,
+  ];
+  return `Against the plan before: ${parts.join(', ')}.`;
 }
 
 /** What counting the risks along the order changed. */

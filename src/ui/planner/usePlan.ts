@@ -4,19 +4,29 @@ import type { Model } from '@/core/procedure/model';
 import type { Refusal } from '@/core/shared/outcome';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Openability } from '@/core/teardown/openability';
+import { comparePlans, type PlanDifference } from '@/core/teardown/plan/comparePlans';
 import type { PlanRequest, TeardownPlan } from '@/core/teardown/plan/teardownPlan';
 import { PlanClient } from '@/workers/plan/planClient';
 
 export interface PlanState {
   /** The last good plan: it stays while the next is computed, and when none can be. */
   readonly plan: TeardownPlan | null;
+  /** What is different from the plan before it. */
+  readonly difference: PlanDifference | null;
   readonly openability: Openability | null;
   readonly refusal: Refusal | null;
   readonly isComputing: boolean;
   readonly hasCrashed: boolean;
 }
 
-const nothing: PlanState = { plan: null, openability: null, refusal: null, isComputing: true, hasCrashed: false };
+const nothing: PlanState = {
+  plan: null,
+  difference: null,
+  openability: null,
+  refusal: null,
+  isComputing: true,
+  hasCrashed: false,
+};
 
 /** The plan for a request, computed beside the page; a new request drops the one before. */
 export function usePlan(model: Model, request: PlanRequest): PlanState & { readonly again: () => void } {
@@ -28,6 +38,7 @@ export function usePlan(model: Model, request: PlanRequest): PlanState & { reado
       onAnswer: ({ outcome, openability }) =>
         setState((before) => ({
           plan: outcome.ok ? outcome.value : before.plan,
+          difference: outcome.ok && before.plan ? comparePlans(before.plan, outcome.value) : before.difference,
           openability,
           refusal: outcome.ok ? null : outcome.refusal,
           isComputing: false,

@@ -2,6 +2,7 @@ import { after, operation, phone, shippedModels, smallModel } from '../../../../
 import type { Model } from '@/core/procedure/model';
 import { findings } from '@/core/procedure/vocabulary';
 import { startingHouseRules } from '@/core/shared/houseRules';
+import { comparePlans } from './comparePlans';
 import { knowledgeOf, type PlanGround } from './knowledgeOf';
 import { planTeardown } from './planTeardown';
 import type { PlanAim, PlanRequest, TeardownPlan } from './teardownPlan';
@@ -136,6 +137,17 @@ describe('planTeardown', () => {
     const { parts } = request(phone, { kind: 'pays' });
     const plan = planned(phone, { kind: 'pays' }, { scrap: parts.map(({ part }) => part) });
     expect(plan.operations).toEqual([]);
+  });
+
+  test('two plans differ by what came in, what fell away, minutes and money; the same plan does not', () => {
+    const [pays, camera] = [planned(phone, { kind: 'pays' }), planned(phone, { kind: 'parts', parts: ['camera'] })];
+    const difference = comparePlans(pays, camera);
+    expect(comparePlans(pays, planned(phone, { kind: 'pays' }))).toBeNull();
+    expect(difference?.added).toEqual([]);
+    expect(difference?.dropped).toHaveLength(pays.operations.length - camera.operations.length);
+    expect(difference?.left).toContain('battery');
+    expect(difference?.minutes).toBeCloseTo(camera.cost.minutes - pays.cost.minutes, 9);
+    expect(comparePlans(camera, pays)?.freed).toEqual(difference?.left);
   });
 
   test('nothing wanted is nothing to do', () => {
