@@ -1,7 +1,9 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import type { SheetState, Unit } from '@/core/bench/entities';
+import { isScrew, type Joint } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
+import { tighteningOrder } from '@/core/screws/tighteningOrder';
 import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
 import { Caution } from '@/ui/base/Caution';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
@@ -81,7 +83,7 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
           <FaceDrawing
             model={model}
             face={face}
-            joints={step.joints}
+            joints={numbered(step)}
             operation={step.leg === 'out' && face.id === step.face ? operation : undefined}
             wanted={[...step.frees, ...step.places]}
             outParts={outParts}
@@ -102,6 +104,10 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
     </Box>
   );
 }
+
+/** The joints as the drawing numbers them: on the way back, screws in the order in which they are tightened. */
+const numbered = ({ leg, joints }: SheetStep): readonly Joint[] =>
+  leg === 'back' ? [...tighteningOrder(joints.filter(isScrew)), ...joints.filter((joint) => !isScrew(joint))] : joints;
 
 /** Parts that are out of the unit at this moment. */
 function partsOut(sheet: RunSheet, state: SheetState): readonly string[] {
