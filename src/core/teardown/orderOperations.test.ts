@@ -94,6 +94,12 @@ describe('orderOperations', () => {
     const [, middle] = orderOperations(row, ground, rules).operations;
     expect(middle?.tool).toBe('pick');
     expect(middle?.minutes.likely).toBe(0.5);
+    // What a finding changes is slower by the same tool.
+    const cracked = row.map((own) =>
+      own.id === 'b' ? { ...own, minutesWhen: [{ findings: ['crack' as const], minutes: quarter }] } : own,
+    );
+    const [, slow] = orderOperations(cracked, { ...ground, findings: ['crack'] }, rules).operations;
+    expect(slow?.minutesWhen?.[0]?.minutes.likely).toBe(0.5);
   });
 
   test('a circle is the caller’s mistake', () => {

@@ -1,4 +1,4 @@
-import type { Operation } from '@/core/procedure/operations';
+import type { Minutes, Operation } from '@/core/procedure/operations';
 import { bestOrder, type BestOrder, type OrderBudget } from './order/bestOrder';
 import { sequenceOf, type OrderGround, type SetUpRules } from './order/sequenceOf';
 import type { Placed } from './order/sequenceProblem';
@@ -35,7 +35,18 @@ function asPlaced(chosen: readonly Operation[], { operation: index, choice }: Pl
   const operation = chosen[index] as Operation;
   const other = choice === 0 ? undefined : operation.orTools?.[choice - 1];
   if (!other) return operation;
-  const by = (minutes: number) => minutes * other.minutesFactor;
-  const { low, likely, high } = operation.minutes;
-  return { ...operation, tool: other.tool, minutes: { low: by(low), likely: by(likely), high: by(high) } };
+  // All its minutes, so that a finding or another end does not lose what the tool costs.
+  const slower = (minutes: Minutes): Minutes => ({
+    low: minutes.low * other.minutesFactor,
+    likely: minutes.likely * other.minutesFactor,
+    high: minutes.high * other.minutesFactor,
+  });
+  const { minutes, minutesWhen, ends } = operation;
+  return {
+    ...operation,
+    tool: other.tool,
+    minutes: slower(minutes),
+    ...(minutesWhen && { minutesWhen: minutesWhen.map((entry) => ({ ...entry, minutes: slower(entry.minutes) })) }),
+    ...(ends && { ends: ends.map((end) => (end.minutes ? { ...end, minutes: slower(end.minutes) } : end)) }),
+  };
 }

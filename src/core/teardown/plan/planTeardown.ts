@@ -67,12 +67,11 @@ export function planTeardown(
   const first =
     aim.kind === 'pays' ? accept(payingParts(choice, prizes).operations) : chosenFor(choice, aimed(aim, reachable));
   if (!first.ok) return first;
-  const { operations, correction } = withSurvival(
+  const { ordered, correction } = withSurvival(
     { chosen: first.value, ground: choice, prizes, valued, mayDrop: aim.kind === 'pays' },
     (chosen) => orderOperations(chosen, ground, rules, budget),
     rules.labourCentsPerMinute,
   );
-  const ordered = orderOperations(operations, ground, rules, budget);
   const timed = timedAs(ordered.operations, ground, rules);
   const rest = everything.value.filter(({ id }) => !ordered.operations.some((done) => done.id === id));
   const further = orderOperations(

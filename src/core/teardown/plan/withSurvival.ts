@@ -1,5 +1,6 @@
 import { doneInOrder } from '@/core/procedure/authorOrder';
 import type { Operation } from '@/core/procedure/operations';
+import { besideHand } from '../order/sequenceOf';
 import type { OperationOrder } from '../orderOperations';
 import { payingParts, type ChoiceGround, type Prize } from '../worth/payingParts';
 import { worthAlong, type Valued } from '../worth/survival';
@@ -40,20 +41,19 @@ export function withSurvival(
   { chosen, ground, prizes, valued, mayDrop }: Choice,
   order: (operations: readonly Operation[]) => OperationOrder,
   labourCentsPerMinute: number,
-): { readonly operations: readonly Operation[]; readonly correction: Correction } {
-  const bringing = (operations: readonly Operation[]): number => {
-    const ordered = order(operations);
-    return worthAlong(ordered.operations, valued) - ordered.minutes * labourCentsPerMinute;
-  };
+): { readonly ordered: OperationOrder; readonly correction: Correction } {
+  const bringing = ({ operations, minutes }: OperationOrder): number =>
+    worthAlong(operations, valued) - (minutes - minutesAway(operations)) * labourCentsPerMinute;
   const added = valued
     .filter(({ part }) => chosen.some(({ frees }) => frees.includes(part)))
     .reduce((sum, { soundCents, chance }) => sum + soundCents * chance, 0);
-  const errorCents = added - worthAlong(order(chosen).operations, valued);
-  const none = { operations: chosen, correction: { errorCents, change: null, gainCents: 0 } };
+  const asChosen = order(chosen);
+  const errorCents = added - worthAlong(asChosen.operations, valued);
+  const none = { ordered: asChosen, correction: { errorCents, change: null, gainCents: 0 } };
   if (errorCents < 1) return none;
 
-  const now = bringing(chosen);
-  let best: { operations: readonly Operation[]; correction: Correction } = none;
+  const now = bringing(asChosen);
+  let best: { readonly ordered: OperationOrder; readonly correction: Correction } = none;
   for (const risky of chosen) {
     for (const { part, chance } of risky.risks ?? []) {
       const own = valued.find((entry) => entry.part === part);
@@ -74,16 +74,22 @@ export function withSurvival(
           : []),
       ];
       for (const [kind, operations] of others) {
-        const gainCents = operations ? bringing(operations) - now : 0;
-        if (operations && gainCents > best.correction.gainCents + 1e-6) {
+        if (!operations) continue;
+        const ordered = order(operations);
+        const gainCents = bringing(ordered) - now;
+        if (gainCents > best.correction.gainCents + 1e-6) {
           const change = { kind, operation: risky.id, part };
-          best = { operations, correction: { errorCents, change, gainCents } };
+          best = { ordered, correction: { errorCents, change, gainCents } };
         }
       }
     }
   }
   return best;
 }
+
+/** Unattended minutes during which the unit is away from the hand: they take time, and no labour. */
+const minutesAway = (operations: readonly Operation[]): number =>
+  operations.reduce((sum, { wait }) => sum + (wait && wait.fixture !== besideHand ? wait.minutes : 0), 0);
 
 const barring = (ground: ChoiceGround, id: string): ChoiceGround => ({
   ...ground,
