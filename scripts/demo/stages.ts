@@ -8,7 +8,8 @@ import type { ModelPart } from '@/core/procedure/parts';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
 import { suggestBin } from '@/core/shelf/suggestBin';
 import { saleGrades } from '@/core/shared/grades';
-import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
+import type { RunSheet } from '@/core/teardown/sheet/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { DemoBench } from './demoBench';
 import { inventReadings } from './readings';
 
@@ -90,7 +91,7 @@ export async function startTeardown(bench: DemoBench, unitId: string): Promise<v
     .filter(({ isNeeded }) => isNeeded)
     .map(({ part }) => part.id);
   const targets = defaultTargets(model, unit.configuration).filter((id) => !faulty.includes(id));
-  await bench.fact('sheet-started', unitId, { kind: 'teardown', targets }, 1);
+  await bench.fact('sheet-started', unitId, { kind: 'teardown', targets, keeping: 'tray' }, 1);
 }
 
 /** Works through the open sheet, at most so many steps. */
@@ -192,7 +193,7 @@ export async function matchUnit(bench: DemoBench, unitId: string): Promise<boole
 export async function startRebuild(bench: DemoBench, unitId: string): Promise<void> {
   const unit = bench.unit(unitId);
   if (unit.stage !== 'rebuild') return;
-  await bench.fact('sheet-started', unitId, { kind: 'rebuild', targets: Object.keys(unit.assigned) }, 1);
+  await bench.fact('sheet-started', unitId, { kind: 'rebuild', targets: Object.keys(unit.assigned), keeping: 'tray' }, 1);
 }
 
 export async function prove(bench: DemoBench, unitId: string, most = Infinity): Promise<void> {

@@ -1,3 +1,4 @@
+import { replanSheet, rungNow } from '@/core/bench/replanSheet';
 import { defaultTargets, freedByStep, nextStep, partsToTag, sheetKindAt, sheetOf } from '@/core/bench/sheetOf';
 import { fitsSlot, slotNeeds } from '@/core/bench/slots';
 import { defectCodes, dispositions, screwTroubles } from '@/core/bench/stages';
@@ -7,6 +8,7 @@ import type { MemoryWorld } from '@/core/bench/memoryWorld';
 import { findings, testResults } from '@/core/procedure/vocabulary';
 import type { Model } from '@/core/procedure/model';
 import { saleGrades } from '@/core/shared/grades';
+import { screwKeepings } from '@/core/shared/houseRules';
 import type { Chance } from '@/core/shared/chance';
 import { inventReadings } from '../../scripts/demo/readings';
 
@@ -153,11 +155,22 @@ export class RandomHistory {
         kind === 'rebuild'
           ? Object.keys(unit.assigned)
           : defaultTargets(model, unit.configuration).filter(() => chance.happens(0.6));
-      return { type: 'sheet-started', subjectId, payload: { kind, targets } };
+      return { type: 'sheet-started', subjectId, payload: { kind, targets, keeping: chance.pick(screwKeepings) } };
     }
     const planned = sheetOf(model, unit, unit.sheet);
     const step = planned.ok ? nextStep(planned.value.steps, unit.sheet) : undefined;
     if (!step || chance.happens(0.01)) return { type: 'sheet-closed', subjectId, payload: { because: 'test' } };
+    if (planned.ok && chance.happens(0.06)) {
+      const deviation = chance.happens(0.5)
+        ? ({ because: 'found', finding: chance.pick(findings) } as const)
+        : ({ because: 'will-not-yield', operationId: step.operationId ?? '' } as const);
+      const replan = replanSheet(model, { ...unit, sheet: unit.sheet }, planned.value, deviation);
+      if (replan.ok) return { type: 'sheet-replanned', subjectId, payload: replan.value.payload };
+    }
+    if (chance.happens(0.1) && model.operations.some(({ id, ladder }) => id === step.operationId && ladder)) {
+      const rung = rungNow(unit.sheet, step.id) + 1;
+      return { type: 'step-resisted', subjectId, payload: { stepId: step.id, rung, seconds: 40 } };
+    }
     if (step.leg === 'gate')
       return { type: 'gate-judged', subjectId, payload: { stepId: step.id, hasPassed: chance.happens(0.7) } };
     const [first] = step.leg === 'out' ? partsToTag(model, unit.sheet, step) : [];

@@ -16,7 +16,7 @@ const reason = (outcome: unknown) => (outcome === 'ok' ? 'ok' : (outcome as { re
 function shelve(bench: TestBench, partRef: string): Part {
   const id = `donor-${partRef}`;
   bench.decided(handset, 'donor', id);
-  bench.act('sheet-started', id, { kind: 'teardown', targets: [partRef] });
+  bench.act('sheet-started', id, { kind: 'teardown', targets: [partRef], keeping: 'tray' });
   bench.finishSheet(handset, id);
   const part = bench.parts().find((entry) => entry.unitId === id && entry.partRef === partRef) as Part;
   bench.act('part-graded', part.id, { readings: best(part) });
@@ -112,15 +112,17 @@ describe('Teardown, Grade and Shelf', () => {
     bench.identified(phone);
     bench.act('test-noted', 'u', { test: 'starts', result: 'sound' });
     bench.act('unit-decided', 'u', { disposition: 'donor', proposed: 'donor', apartPlace: null });
-    expect(reason(bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'] }))).toBe('not-wiped');
+    expect(reason(bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'], keeping: 'tray' }))).toBe(
+      'not-wiped',
+    );
     bench.act('wipe-recorded', 'u', { method: 'device-erase' });
-    expect(bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'] })).toBe('ok');
+    expect(bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'], keeping: 'tray' })).toBe('ok');
   });
 
   test('steps come in order, once, and report exactly the parts they free', () => {
     const bench = new TestBench();
     bench.decided(handset, 'donor');
-    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'] });
+    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'], keeping: 'tray' });
     expect(reason(bench.act('step-done', 'u', { stepId: 'out:battery', seconds: 1, freed: [] }))).toBe('step-not-next');
     expect(reason(bench.act('step-done', 'u', { stepId: 'out:door', seconds: 1, freed: [] }))).toBe('bad-input');
     expect(bench.step(handset)).toBe('ok');
@@ -135,7 +137,7 @@ describe('Teardown, Grade and Shelf', () => {
   test('broken is scrap at once, missing makes no part', () => {
     const bench = new TestBench();
     bench.decided(handset, 'donor');
-    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'] });
+    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'], keeping: 'tray' });
     bench.act('part-trouble', 'u', {
       stepId: 'out:door',
       partRef: 'door',
@@ -153,7 +155,7 @@ describe('Teardown, Grade and Shelf', () => {
   test('a data-bearing part of a unit that was never wiped is not for the shelf', () => {
     const bench = new TestBench();
     bench.decided(handset, 'donor');
-    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['board'] });
+    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['board'], keeping: 'tray' });
     bench.finishSheet(handset);
     const board = bench.parts().find(({ partRef }) => partRef === 'board') as Part;
     bench.act('part-graded', board.id, { readings: best(board) });
@@ -164,7 +166,7 @@ describe('Teardown, Grade and Shelf', () => {
   test('scrap stays off the shelf', () => {
     const bench = new TestBench();
     bench.decided(handset, 'donor');
-    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'] });
+    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'], keeping: 'tray' });
     bench.finishSheet(handset);
     const battery = bench.parts().find(({ partRef }) => partRef === 'battery') as Part;
     bench.act('part-graded', battery.id, { readings: { ...best(battery), shape: 'swollen' } });
@@ -198,7 +200,7 @@ describe('Match, Rebuild, Prove and Send', () => {
     const { bench, display } = toBuild();
     bench.act('part-assigned', 'u', { slot: 'display', partId: display.id });
     bench.act('unit-matched', 'u', {});
-    bench.act('sheet-started', 'u', { kind: 'rebuild', targets: ['display'] });
+    bench.act('sheet-started', 'u', { kind: 'rebuild', targets: ['display'], keeping: 'tray' });
     while (!bench.unit().sheet?.doneStepIds.includes('back:display')) bench.step(handset);
     expect(bench.world.find('part', display.id)).toMatchObject({ place: 'fitted' });
     while (bench.unit().sheet?.stepIds[bench.unit().sheet?.doneStepIds.length ?? 0] !== 'gate:before-seal')

@@ -1,7 +1,9 @@
 import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { DeviceTest, Finding, PartCategory, TestResult } from '@/core/procedure/vocabulary';
 import type { Readings } from '@/core/grading/rules';
-import type { SheetKind } from '@/core/teardown/runSheet';
+import type { ScrewKeeping } from '@/core/shared/houseRules';
+import type { KeptStep } from '@/core/teardown/sheet/keptSteps';
+import type { SheetKind } from '@/core/teardown/sheet/runSheet';
 import type { ApartPlace, DefectCode, Disposition, PartPlace, PartState, ScrewTroubleKind, UnitStage } from './stages';
 
 /** What every entity carries: a version that refuses stale writes, and the last fact that touched it. */
@@ -53,6 +55,13 @@ export interface ScrewTrouble {
   readonly count: number;
 }
 
+/** A joint that did not yield: the rung of its ladder that is tried now, from 1, and the seconds spent before it. */
+export interface Resistance {
+  readonly stepId: string;
+  readonly rung: number;
+  readonly seconds: number;
+}
+
 /** How far a run sheet has come. The steps themselves are computed from the model and these. */
 export interface SheetState {
   readonly kind: SheetKind;
@@ -62,6 +71,14 @@ export interface SheetState {
   readonly doneStepIds: readonly string[];
   readonly partTroubles: readonly PartTrouble[];
   readonly screwTroubles: readonly ScrewTrouble[];
+  readonly resistances: readonly Resistance[];
+  readonly keeping: ScrewKeeping;
+  /** The steps that were done when the sheet was last planned anew. */
+  readonly kept: readonly KeptStep[];
+  /** Operations that did not yield, or were found impossible. */
+  readonly barred: readonly string[];
+  /** Targets that come out once more. */
+  readonly again: readonly string[];
   readonly isClosed: boolean;
 }
 

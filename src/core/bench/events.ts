@@ -1,9 +1,10 @@
 import type { Readings } from '@/core/grading/rules';
-import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
+import type { DeviceTest, Finding, TestResult } from '@/core/procedure/vocabulary';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
-import type { SheetKind } from '@/core/teardown/runSheet';
-import type { Entities, EntityKind, Mark, ParcelLine, PartTrouble, ScrewTrouble } from './entities';
-import type { ApartPlace, Disposition, PartState, WipeMethod } from './stages';
+import type { ScrewKeeping } from '@/core/shared/houseRules';
+import type { SheetKind } from '@/core/teardown/sheet/runSheet';
+import type { Entities, EntityKind, Mark, ParcelLine, PartTrouble, Resistance, ScrewTrouble } from './entities';
+import type { ApartPlace, Disposition, PartState, ReplanCause, WipeMethod } from './stages';
 
 /** A part that came free in a step. The tag is given out by the server when it takes the fact in. */
 export interface FreedPart {
@@ -50,7 +51,16 @@ export interface Payloads {
     readonly proposed: Disposition;
     readonly apartPlace: ApartPlace | null;
   };
-  'sheet-started': { readonly kind: SheetKind; readonly targets: readonly string[] };
+  'sheet-started': { readonly kind: SheetKind; readonly targets: readonly string[]; readonly keeping: ScrewKeeping };
+  /** The sheet from here on, planned anew: what is wanted now, all that was found, and what cannot be done. */
+  'sheet-replanned': {
+    readonly because: ReplanCause;
+    readonly targets: readonly string[];
+    readonly findings: readonly Finding[];
+    readonly barred: readonly string[];
+    readonly again: readonly string[];
+  };
+  'step-resisted': Resistance;
   'step-done': { readonly stepId: string; readonly seconds: number; readonly freed: readonly FreedPart[] };
   'part-trouble': PartTrouble;
   'screw-trouble': ScrewTrouble;
@@ -83,6 +93,8 @@ export const subjectKinds = {
   'wipe-recorded': 'unit',
   'unit-decided': 'unit',
   'sheet-started': 'unit',
+  'sheet-replanned': 'unit',
+  'step-resisted': 'unit',
   'step-done': 'unit',
   'part-trouble': 'unit',
   'screw-trouble': 'unit',

@@ -55,7 +55,7 @@ describe('what the server writes into a fact', () => {
   test('the verdict on a part, which a replay then takes as it stands', () => {
     const bench = new TestBench();
     bench.decided(handset, 'donor');
-    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['door'] });
+    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['door'], keeping: 'tray' });
     bench.finishSheet(handset);
     const [part] = bench.parts();
     if (!part) throw new Error('the door is a part');

@@ -1,6 +1,7 @@
 import { handset } from '../../../tests/support/models';
 import { startingHouseRules } from '@/core/shared/houseRules';
-import { planRunSheet, type SheetStep } from '@/core/teardown/runSheet';
+import { planRunSheet } from '@/core/teardown/sheet/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { openJoints } from './openJoints';
 
 const planned = planRunSheet(

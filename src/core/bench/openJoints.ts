@@ -1,4 +1,4 @@
-import type { SheetStep } from '@/core/teardown/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 
 /** Joints that are open by the steps done of a sheet; those of the step under way count as open, whichever way it goes. */
 export function openJoints(

@@ -6,7 +6,7 @@ import { sheetOf } from './sheetOf';
 test('screws out, in and to be replaced are sums over the joints of the steps done', () => {
   const bench = new TestBench();
   bench.decided(handset, 'donor');
-  bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['display'] });
+  bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['display'], keeping: 'tray' });
   const ledger = () => {
     const unit = bench.unit();
     if (!unit.sheet) throw new Error('no sheet');

@@ -1,4 +1,4 @@
-import type { SheetStep } from '@/core/teardown/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { ScrewTrouble } from './entities';
 
 export interface ScrewLedger {

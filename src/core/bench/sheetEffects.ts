@@ -1,9 +1,10 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { getModelPart, type Model } from '@/core/procedure/model';
-import type { SheetStep } from '@/core/teardown/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { Effects } from './effect';
 import type { Part, SheetState, Unit } from './entities';
 import type { BenchEvent, EventType, FreedPart } from './events';
+import { keptOf, rungNow } from './replanSheet';
 import { nextStep, partsToTag, sheetKindAt, sheetOf } from './sheetOf';
 import { modelOf, unitAt } from './unitAt';
 import { partChange, unitChange, type Change, type World } from './world';
@@ -36,13 +37,20 @@ function stepNow({ unit, sheet, steps }: OpenSheet, stepId: string): Outcome<She
 
 /** Run sheet: steps done, what went wrong, gates, and the end of the sheet. */
 export const sheetEffects: Effects<
-  'sheet-started' | 'step-done' | 'part-trouble' | 'screw-trouble' | 'gate-judged' | 'sheet-closed'
+  | 'sheet-started'
+  | 'sheet-replanned'
+  | 'step-resisted'
+  | 'step-done'
+  | 'part-trouble'
+  | 'screw-trouble'
+  | 'gate-judged'
+  | 'sheet-closed'
 > = {
   'sheet-started': (world, event) => {
     const found = unitAt(world, event, 'teardown', 'rebuild');
     if (!found.ok) return found;
     const unit = found.value;
-    const { kind, targets } = event.payload;
+    const { kind, targets, keeping } = event.payload;
     if (kind !== sheetKindAt(unit.stage)) return refuse('wrong-stage', { tag: unit.tag, stage: unit.stage });
     if (unit.sheet && !unit.sheet.isClosed && unit.sheet.doneStepIds.length > 0)
       return refuse('sheet-open', { tag: unit.tag });
@@ -52,7 +60,7 @@ export const sheetEffects: Effects<
     const model = modelOf(world, unit);
     if (!model.ok) return model;
     const findings = [...new Set(unit.marks.map((mark) => mark.kind))];
-    const planned = sheetOf(model.value, unit, { kind, targets, findings });
+    const planned = sheetOf(model.value, unit, { kind, targets, findings, keeping });
     if (!planned.ok) return planned;
     const sheet: SheetState = {
       kind,
@@ -62,9 +70,41 @@ export const sheetEffects: Effects<
       doneStepIds: [],
       partTroubles: [],
       screwTroubles: [],
+      resistances: [],
+      keeping,
+      kept: [],
+      barred: [],
+      again: [],
       isClosed: false,
     };
     return accept([unitChange(unit, { ...unit, sheet })]);
+  },
+
+  'sheet-replanned': (world, event) => {
+    const opened = openSheet(world, event);
+    if (!opened.ok) return opened;
+    const { unit, model, sheet, steps } = opened.value;
+    const { targets, findings, barred, again } = event.payload;
+    const anew = { ...sheet, targets, findings, barred, again, kept: keptOf(steps, sheet) };
+    const planned = sheetOf(model, unit, anew);
+    if (!planned.ok) return planned;
+    const stepIds = planned.value.steps.map(({ id }) => id);
+    return accept([unitChange(unit, handOn({ ...unit, sheet: { ...anew, stepIds } }))]);
+  },
+
+  'step-resisted': (world, event) => {
+    const opened = openSheet(world, event);
+    if (!opened.ok) return opened;
+    const { unit, model, sheet } = opened.value;
+    const step = stepNow(opened.value, event.payload.stepId);
+    if (!step.ok) return step;
+    const rungs = model.operations.find(({ id }) => id === step.value.operationId)?.ladder?.rungs.length ?? 0;
+    const before = rungNow(sheet, step.value.id);
+    if (event.payload.rung !== before + 1 || event.payload.rung > rungs)
+      return refuse('no-further-rung', { tag: unit.tag });
+    return accept([
+      unitChange(unit, { ...unit, sheet: { ...sheet, resistances: [...sheet.resistances, event.payload] } }),
+    ]);
   },
 
   'step-done': (world, event) => {
@@ -125,12 +165,15 @@ export const sheetEffects: Effects<
   },
 };
 
-/** Marks a step done; the last one closes the sheet and hands the unit on. */
-function advance(unit: Unit, sheet: SheetState, stepId: string): Unit {
-  const doneStepIds = [...sheet.doneStepIds, stepId];
-  const isClosed = sheet.stepIds.every((id) => doneStepIds.includes(id));
-  const stage = !isClosed ? unit.stage : sheet.kind === 'teardown' ? 'spent' : 'prove';
-  return { ...unit, stage, sheet: { ...sheet, doneStepIds, isClosed } };
+/** Marks a step done. */
+const advance = (unit: Unit, sheet: SheetState, stepId: string): Unit =>
+  handOn({ ...unit, sheet: { ...sheet, doneStepIds: [...sheet.doneStepIds, stepId] } });
+
+/** When nothing is left to do, the sheet is closed and the unit goes on. */
+function handOn(unit: Unit & { readonly sheet: SheetState }): Unit {
+  const { sheet } = unit;
+  if (!sheet.stepIds.every((id) => sheet.doneStepIds.includes(id))) return unit;
+  return { ...unit, stage: sheet.kind === 'teardown' ? 'spent' : 'prove', sheet: { ...sheet, isClosed: true } };
 }
 
 /** Makes the parts that came free. What is missing makes none; what is broken goes to scrap at once. */

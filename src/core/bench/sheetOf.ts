@@ -3,7 +3,8 @@ import type { ModelPart } from '@/core/procedure/parts';
 import { getModelPart } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Outcome } from '@/core/shared/outcome';
-import { planRunSheet, type RunSheet, type SheetKind, type SheetStep } from '@/core/teardown/runSheet';
+import { planRunSheet, type RunSheet, type SheetKind } from '@/core/teardown/sheet/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { SheetState, Unit } from './entities';
 import type { FreedPart } from './events';
 import { scrapBy } from './slots';
@@ -12,16 +13,21 @@ import { scrapBy } from './slots';
 const made = new WeakMap<Model, Map<string, Outcome<RunSheet>>>();
 const mostPerModel = 64;
 
+/** What is asked of a sheet; the rest of a state counts when it is under way. */
+export type SheetAsked = Pick<SheetState, 'kind' | 'targets'> &
+  Partial<Pick<SheetState, 'findings' | 'keeping' | 'kept' | 'barred' | 'again'>>;
+
 /** The run sheet a unit has, or would have, from its model version and what is known of it. */
 export function sheetOf(
   model: Model,
   unit: Pick<Unit, 'revision' | 'configuration' | 'marks'>,
-  asked: Pick<SheetState, 'kind' | 'targets'> & { readonly findings?: SheetState['findings'] },
+  asked: SheetAsked,
 ): Outcome<RunSheet> {
   const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
   const { revision, configuration } = unit;
+  const { kind, targets, keeping, kept, barred, again } = asked;
   const scrap = scrapBy(model, findings);
-  const request = { kind: asked.kind, targets: asked.targets, revision, configuration, findings, scrap };
+  const request = { kind, targets, revision, configuration, findings, scrap, keeping, kept, barred, again };
   const key = JSON.stringify(request);
   const sheets = made.get(model) ?? new Map<string, Outcome<RunSheet>>();
   const known = sheets.get(key);
@@ -42,10 +48,15 @@ export function nextStep(steps: readonly SheetStep[], state: Pick<SheetState, 'd
  * are being replaced (the rest is parked and goes back).
  */
 export function partsToTag(model: Model, sheet: SheetState, step: Pick<SheetStep, 'frees'>): readonly ModelPart[] {
-  return step.frees
-    .map((id) => getModelPart(model, id))
-    .filter((part) => !part.singleUse && (part.valueCents !== undefined || part.data === true))
-    .filter((part) => sheet.kind === 'teardown' || sheet.targets.includes(part.id));
+  return (
+    step.frees
+      .map((id) => getModelPart(model, id))
+      .filter((part) => !part.singleUse && (part.valueCents !== undefined || part.data === true))
+      // What comes out once more has its tag.
+      .filter(
+        (part) => sheet.kind === 'teardown' || (sheet.targets.includes(part.id) && !sheet.again.includes(part.id)),
+      )
+  );
 }
 
 /** What the bench reports of a step's parts: sound, unless trouble was noted. */

@@ -51,3 +51,7 @@ export type ScrewTroubleKind = (typeof screwTroubles)[number];
 
 export const wipeMethods = ['device-erase', 'storage-overwrite', 'storage-destroyed'] as const;
 export type WipeMethod = (typeof wipeMethods)[number];
+
+/** Why a sheet under way is planned anew. */
+export const replanCauses = ['found', 'part-lost', 'will-not-yield', 'wanted'] as const;
+export type ReplanCause = (typeof replanCauses)[number];

@@ -3,7 +3,7 @@ import { nextStep, sheetOf } from '@/core/bench/sheetOf';
 import { slotNeeds } from '@/core/bench/slots';
 import type { Knot } from '@/core/bench/stages';
 import type { Model } from '@/core/procedure/model';
-import { sumMinutes } from '@/core/teardown/runSheet';
+import { sumMinutes } from '@/core/teardown/sheet/runSheet';
 import { openProofs } from '@/core/bench/proving';
 
 /** Something a person could take up now. */

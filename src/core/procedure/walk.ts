@@ -29,17 +29,19 @@ export type WalkFault =
  * returned as a fault. The walk goes on after a fault.
  *
  * @param isPresent  whether the unit has a joint; joints of another revision hold nothing
+ * @param from       how things stand before the first of them: everything shut, unless said
  * Cost: O(operations + joints touched)
  */
 export function walk(
   model: Model,
   order: readonly Operation[],
   isPresent: (joint: string) => boolean = () => true,
+  from: Pick<Walk, 'openJoints' | 'outParts'> = shut,
 ): Walk {
   const joints = new Map(model.joints.map((joint) => [joint.id, joint]));
   const holding = jointsByPart(model);
-  const open = new Set<string>();
-  const out = new Set<string>();
+  const open = new Set(from.openJoints);
+  const out = new Set(from.outParts);
   const faults: WalkFault[] = [];
   const steps: WalkStep[] = [];
 
@@ -84,6 +86,8 @@ export function walk(
   }
   return { steps, faults, openJoints: open, outParts: out };
 }
+
+const shut = { openJoints: new Set<string>(), outParts: new Set<string>() };
 
 function jointsByPart(model: Model): ReadonlyMap<string, readonly Joint[]> {
   const holding = new Map<string, Joint[]>();

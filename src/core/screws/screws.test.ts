@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { laptop } from '../../../tests/support/models';
 import { isScrew } from '@/core/procedure/joints';
-import { assignCups } from './assignCups';
+import { placeScrews } from './placeScrews';
 import { confusionOf } from './confusion';
 import { screwGroups, screwName, type ScrewGroup } from './screwGroups';
 
@@ -17,7 +17,7 @@ describe('screwGroups', () => {
   });
 });
 
-describe('assignCups', () => {
+describe('placeScrews', () => {
   const group = (lengthMm: number, given: Partial<ScrewGroup> = {}): ScrewGroup => ({
     head: 'PH00',
     lengthMm,
@@ -28,10 +28,11 @@ describe('assignCups', () => {
     singleUse: false,
     ...given,
   });
-  const inSteps = (groups: readonly ScrewGroup[]) => groups.map((own, at) => ({ stepId: `s${at}`, groups: [own] }));
+  const inSteps = (groups: readonly ScrewGroup[]) =>
+    groups.map((own, at) => ({ stepId: `s${at}`, face: at % 2 === 0 ? 'back' : 'inside', groups: [own] }));
 
   test('numbers cups in removal order and gives none twice while there are enough', () => {
-    const cups = assignCups(inSteps(Array.from({ length: 12 }, () => group(3))), 12);
+    const cups = placeScrews(inSteps(Array.from({ length: 12 }, () => group(3))), 'tray', 12);
     expect(cups.map(({ cup, stepId }) => `${cup} ${stepId}`)).toEqual(
       Array.from({ length: 12 }, (_, at) => `${at + 1} s${at}`),
     );
@@ -56,7 +57,7 @@ describe('assignCups', () => {
     fc.assert(
       fc.property(groups, fc.integer({ min: 1, max: 4 }), (given, most) => {
         const own = given.map(({ lengthMm, depthMm, head }) => group(lengthMm, { depthMm, head }));
-        const cups = assignCups(inSteps(own), most).map(({ cup }) => cup);
+        const cups = placeScrews(inSteps(own), 'tray', most).map(({ cup }) => cup);
         expect(Math.max(...cups)).toBeLessThanOrEqual(Math.max(most, 1));
         expect([...cups].sort((a, b) => a - b)).toEqual(cups);
         let best = Infinity;
@@ -73,8 +74,35 @@ describe('assignCups', () => {
 
   test('a longer screw that fits a shallow hole is the last to share its cup', () => {
     const [short, long, other] = [group(3, { depthMm: 3.2 }), group(3.5), group(9)];
-    const cups = assignCups(inSteps([short, long, other]), 2).map(({ cup }) => cup);
+    const cups = placeScrews(inSteps([short, long, other]), 'tray', 2).map(({ cup }) => cup);
     expect(cups).toEqual([1, 2, 2]);
+  });
+
+  test('what lies already stays where it is, and the rest goes into the cups behind', () => {
+    const own = [group(2), group(2.5), group(3), group(3.5), group(6)];
+    const lying = new Map([
+      ['s0', [2]],
+      ['s1', [1]],
+    ]);
+    const numbers = (most: number) => placeScrews(inSteps(own), 'tray', most, lying).map(({ cup }) => cup);
+    expect(numbers(9)).toEqual([2, 1, 3, 4, 5]);
+    expect(numbers(4).slice(0, 2)).toEqual([2, 1]);
+    expect(new Set(numbers(4).slice(2))).toEqual(new Set([3, 4]));
+    // No cup is left: the last one is shared.
+    expect(numbers(2)).toEqual([2, 1, 2, 2, 2]);
+  });
+
+  test('a mat is one for each face, a pile one for each step', () => {
+    const own = [group(2), group(2.5), group(3)];
+    expect(placeScrews(inSteps(own), 'mat', 1).map(({ cup }) => cup)).toEqual([1, 2, 1]);
+    const two = [
+      { stepId: 'a', face: 'back', groups: [group(2), group(3)] },
+      { stepId: 'b', face: 'back', groups: [] },
+      { stepId: 'c', face: 'back', groups: [group(2)] },
+    ];
+    expect(placeScrews(two, 'piles', 1).map(({ cup }) => cup)).toEqual([1, 1, 2]);
+    const lying = new Map([['s0', [1]]]);
+    expect(placeScrews(inSteps(own), 'mat', 1, lying).map(({ cup }) => cup)).toEqual([1, 2, 1]);
   });
 
   test('moving a joint to another length moves its screw to another cup', () => {
@@ -86,7 +114,7 @@ describe('assignCups', () => {
     const longer = { ...first, lengthMm: first.lengthMm + 2 };
     const changed = alike.map((joint) => (joint.id === first.id ? longer : joint));
     const cupOf = (joints: typeof alike) =>
-      assignCups([{ stepId: 's', groups: screwGroups(joints) }], 9).find(({ group: own }) =>
+      placeScrews([{ stepId: 's', face: 'base', groups: screwGroups(joints) }], 'tray', 9).find(({ group: own }) =>
         own.jointIds.includes(first.id),
       );
     expect(cupOf(alike)?.group.count).toBe(alike.length);

@@ -1,5 +1,9 @@
 import type { SaleGrade } from './grades';
 
+export const screwKeepings = ['tray', 'mat', 'piles'] as const;
+/** How screws are kept: in the cups of a tray, on a mat at the places where they sat, or a pile for each step. */
+export type ScrewKeeping = (typeof screwKeepings)[number];
+
 /** Prices and limits of the house. One set for now; the House rules screen will make them editable. */
 export interface HouseRules {
   /** What a minute of attended work costs. */
@@ -13,6 +17,8 @@ export interface HouseRules {
   readonly turnMinutes: number;
   /** Minutes to lay one unit aside and take up another. */
   readonly moveMinutes: number;
+  /** Where screws go, unless a sheet is started otherwise. */
+  readonly screwsIn: ScrewKeeping;
   /** Cups of the tray. */
   readonly trayCups: number;
   /** How sound parts tend to be graded; the shares sum to 1. */
@@ -29,6 +35,7 @@ export const startingHouseRules: HouseRules = {
   toolChangeMinutes: 0.2,
   turnMinutes: 0.3,
   moveMinutes: 0.15,
+  screwsIn: 'tray',
   trayCups: 24,
   gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },
   monthlyLoss: 0.04,

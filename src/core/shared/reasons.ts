@@ -25,6 +25,7 @@ export const reasons = [
   'torque-unreadable',
   'step-not-next',
   'step-done-already',
+  'no-further-rung',
   'sheet-open',
   'gate-not-passed',
   'readings-missing',

@@ -1,6 +1,9 @@
 import type { Unit } from '@/core/bench/entities';
 import type { UnitRow } from '@/data/rows';
 
+/** What sheets had not yet when they could not be planned anew. */
+const beforeReplanning = { resistances: [], keeping: 'tray', kept: [], barred: [], again: [] } as const;
+
 export function toUnit(row: UnitRow): Unit {
   return {
     id: row.id,
@@ -19,7 +22,7 @@ export function toUnit(row: UnitRow): Unit {
     disposition: row.disposition,
     apartPlace: row.apart_place,
     isWiped: row.is_wiped === 1,
-    sheet: row.sheet,
+    sheet: row.sheet && { ...beforeReplanning, ...row.sheet },
     assigned: row.assigned,
     fitted: row.fitted,
     proof: row.proof,

@@ -26,7 +26,15 @@ const right: { readonly [T in PostedEventType]: Payloads[T] } = {
   'test-noted': { test: 'starts', result: 'fault' },
   'wipe-recorded': { method: 'device-erase' },
   'unit-decided': { disposition: 'quarantine', proposed: 'build', apartPlace: 'hazard' },
-  'sheet-started': { kind: 'teardown', targets: ['battery'] },
+  'sheet-started': { kind: 'teardown', targets: ['battery'], keeping: 'tray' },
+  'sheet-replanned': {
+    because: 'found',
+    targets: ['battery'],
+    findings: ['swelling'],
+    barred: ['strip'],
+    again: [],
+  },
+  'step-resisted': { stepId: 'out:strip~2', rung: 1, seconds: 31.5 },
   'step-done': { stepId: 'out:battery', seconds: 12.5, freed: [{ partId: id, partRef: 'battery', state: 'sound' }] },
   'part-trouble': { stepId: 'out:battery', partRef: 'battery', state: 'missing', defectCode: null },
   'screw-trouble': { stepId: 'out:plate', kind: 'stripped', count: 1 },
@@ -107,6 +115,9 @@ describe('parseEvent', () => {
     ['part-shelved', { bin: 'somewhere' }, 'bin'],
     ['part-graded', { verdict: { grade: 'A', limiting: 'x', rules: 1 } }, 'verdict'],
     ['unit-sent', { shipment: 'S-1' }, 'shipment'],
+    ['sheet-started', { keeping: 'pocket' }, 'keeping'],
+    ['sheet-replanned', { findings: ['ghost'] }, 'findings'],
+    ['step-resisted', { rung: 0 }, 'rung'],
     ['sheet-started', { targets: Array.from({ length: 101 }, () => 'battery') }, 'targets'],
   ])('%s with %j is refused at %s', (type, wrong, field) => {
     expect(refusal(envelope(type, { ...right[type], ...wrong }))).toMatchObject({

@@ -12,7 +12,16 @@ import {
   UnitProvenDto,
   UnitSentDto,
 } from './partDtos';
-import { BecauseDto, GateJudgedDto, PartTroubleDto, ScrewTroubleDto, SheetStartedDto, StepDoneDto } from './sheetDtos';
+import {
+  BecauseDto,
+  GateJudgedDto,
+  PartTroubleDto,
+  ScrewTroubleDto,
+  SheetReplannedDto,
+  SheetStartedDto,
+  StepDoneDto,
+  StepResistedDto,
+} from './sheetDtos';
 import { MarkPlacedDto, TestNotedDto, UnitDecidedDto, UnitIdentifiedDto, WipeRecordedDto } from './triageDtos';
 
 /** Facts that come from a browser. A manifest is read from its file by the server alone. */
@@ -51,6 +60,8 @@ const payloadDtos: Readonly<Record<PostedEventType, new () => object>> = {
   'wipe-recorded': WipeRecordedDto,
   'unit-decided': UnitDecidedDto,
   'sheet-started': SheetStartedDto,
+  'sheet-replanned': SheetReplannedDto,
+  'step-resisted': StepResistedDto,
   'step-done': StepDoneDto,
   'part-trouble': PartTroubleDto,
   'screw-trouble': ScrewTroubleDto,

@@ -20,14 +20,18 @@ import type { FreedPart, Payloads } from '@/core/bench/events';
 import {
   defectCodes,
   partStates,
+  replanCauses,
   screwTroubles,
   type DefectCode,
   type PartState,
+  type ReplanCause,
   type ScrewTroubleKind,
 } from '@/core/bench/stages';
-import { sheetKinds, type SheetKind } from '@/core/teardown/runSheet';
+import { findings, type Finding } from '@/core/procedure/vocabulary';
+import { screwKeepings, type ScrewKeeping } from '@/core/shared/houseRules';
+import { sheetKinds, type SheetKind } from '@/core/teardown/sheet/runSheet';
 
-const stepPattern = /^(out|back|gate):[a-z0-9-]+$/;
+const stepPattern = /^(out|back|gate):[a-z0-9-]+(~\d{1,3})?$/;
 const longestStepSeconds = 24 * 3600;
 
 export class SheetStartedDto implements Omit<Payloads['sheet-started'], never> {
@@ -38,6 +42,48 @@ export class SheetStartedDto implements Omit<Payloads['sheet-started'], never> {
   @ArrayMaxSize(100)
   @IsString({ each: true })
   targets!: string[];
+
+  @IsIn(screwKeepings)
+  keeping!: ScrewKeeping;
+}
+
+export class SheetReplannedDto implements Omit<Payloads['sheet-replanned'], never> {
+  @IsIn(replanCauses)
+  because!: ReplanCause;
+
+  @IsArray()
+  @ArrayMaxSize(100)
+  @IsString({ each: true })
+  targets!: string[];
+
+  @IsArray()
+  @IsIn(findings, { each: true })
+  findings!: Finding[];
+
+  @IsArray()
+  @ArrayMaxSize(300)
+  @IsString({ each: true })
+  barred!: string[];
+
+  @IsArray()
+  @ArrayMaxSize(100)
+  @IsString({ each: true })
+  again!: string[];
+}
+
+export class StepResistedDto implements Omit<Payloads['step-resisted'], never> {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  rung!: number;
+
+  @IsNumber()
+  @Min(0)
+  @Max(longestStepSeconds)
+  seconds!: number;
 }
 
 export class FreedPartDto implements Omit<FreedPart, 'tag'> {

@@ -3,7 +3,7 @@ import type { Unit } from '@/core/bench/entities';
 import { defaultTargets, sheetOf } from '@/core/bench/sheetOf';
 import { slotNeeds } from '@/core/bench/slots';
 import type { Minutes } from '@/core/procedure/operations';
-import { sumMinutes, type SheetKind } from '@/core/teardown/runSheet';
+import { sumMinutes, type SheetKind } from '@/core/teardown/sheet/runSheet';
 import { findModel } from '@/data/models/modelRepository';
 import { unitsAt } from '@/data/units/unitRepository';
 

@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { screwTroubles, type ScrewTroubleKind } from '@/core/bench/stages';
-import type { SheetStep } from '@/core/teardown/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';

@@ -7,7 +7,7 @@ import { slotNeeds } from '@/core/bench/slots';
 import { getModelPart } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { money } from '@/core/shared/money';
-import type { SheetKind } from '@/core/teardown/runSheet';
+import type { SheetKind } from '@/core/teardown/sheet/runSheet';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Section } from '@/ui/base/Section';

@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import type { SheetKind } from '@/core/teardown/runSheet';
+import type { SheetKind } from '@/core/teardown/sheet/runSheet';
 import type { SheetSummary } from '@/services/bench/readSheets';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';

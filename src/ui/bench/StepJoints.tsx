@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { isScrew } from '@/core/procedure/joints';
 import { screwName } from '@/core/screws/screwGroups';
-import type { SheetStep } from '@/core/teardown/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { sayCount } from '@/ui/words/amounts';
 import { jointPhrases } from '@/ui/words/names';
 

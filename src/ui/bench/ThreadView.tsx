@@ -3,7 +3,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
 import type { SheetState } from '@/core/bench/entities';
 import type { Model } from '@/core/procedure/model';
-import type { RunSheet, SheetStep } from '@/core/teardown/runSheet';
+import type { RunSheet } from '@/core/teardown/sheet/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { threadLineRecipe } from '@/ui/theme/recipes/thread';
 
 const Line = chakra('li', threadLineRecipe);

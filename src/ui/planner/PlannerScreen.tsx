@@ -67,7 +67,11 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
   const makeSheet = () => {
     if (!target || !targets) return;
     if (mustWipe) return router.push(`/bench/${target.tag}`);
-    const started = shop.act('sheet-started', target.id, { kind: 'teardown', targets });
+    const started = shop.act('sheet-started', target.id, {
+      kind: 'teardown',
+      targets,
+      keeping: startingHouseRules.screwsIn,
+    });
     if (started.ok) router.push(`/bench/${target.tag}`);
   };
   const correction = plan && sayCorrection(model, plan);

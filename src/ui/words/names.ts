@@ -131,6 +131,8 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'wipe-recorded': 'wiped',
   'unit-decided': 'decided',
   'sheet-started': 'run sheet started',
+  'sheet-replanned': 'run sheet planned anew',
+  'step-resisted': 'a joint resisted',
   'step-done': 'step done',
   'part-trouble': 'part in trouble',
   'screw-trouble': 'screw in trouble',

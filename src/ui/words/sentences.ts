@@ -39,6 +39,8 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
   'targets-unreachable': ({ part }) => `The ${part} cannot be reached in this model as it stands. Choose other parts.`,
   'step-not-next': ({ tag }) => `That step of ${tag} is not the one to be done now. The page shows the next one.`,
   'step-done-already': ({ tag }) => `That step of ${tag} is done already. Nothing was counted twice.`,
+  'no-further-rung': ({ tag }) =>
+    `There is nothing further to try at that step of ${tag}. Hand it over, or stop here; what is done is kept.`,
   'sheet-open': ({ tag }) => `${tag} has a run sheet under way. Finish it, or take its steps back first.`,
   'gate-not-passed': ({ tag }) => `${tag} stands at a gate. Say whether it passed or failed before you go on.`,
   'readings-missing': ({ attribute }) => `“${attribute}” is not read yet. The other readings are kept.`,

@@ -1,4 +1,4 @@
-import { handset, laptop, phone, shippedModels } from '../../../tests/support/models';
+import { handset, laptop, phone, shippedModels } from '../../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { walk } from '@/core/procedure/walk';

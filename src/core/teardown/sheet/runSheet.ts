@@ -1,0 +1,161 @@
+import type { Model } from '@/core/procedure/model';
+import type { Consumable, Minutes, Operation } from '@/core/procedure/operations';
+import { operationsFor, type Situation } from '@/core/procedure/situation';
+import { walk } from '@/core/procedure/walk';
+import { wayBackOrder } from '@/core/procedure/wayBackOrder';
+import { placeScrews, type Cup } from '@/core/screws/placeScrews';
+import { screwGroups } from '@/core/screws/screwGroups';
+import type { HouseRules, ScrewKeeping } from '@/core/shared/houseRules';
+import { accept, type Outcome } from '@/core/shared/outcome';
+import { attendedMinutes, expectedMinutes } from '../attendedMinutes';
+import { chooseOperations } from '../chooseOperations';
+import { orderOperations } from '../orderOperations';
+import { operationsLeft, standingAfter, type KeptStep, type Standing } from './keptSteps';
+import { backStep, gateStep, outStep, ownGate, sealGate, type Leg, type SheetStep } from './sheetStep';
+
+export interface RunSheet {
+  readonly steps: readonly SheetStep[];
+  readonly minutes: Minutes;
+  readonly tools: readonly string[];
+  readonly consumables: readonly Consumable[];
+  readonly cups: readonly Cup[];
+  readonly keeping: ScrewKeeping;
+  /** Screws that come out, over all joints that are opened. */
+  readonly screwCount: number;
+}
+
+export const sheetKinds = ['teardown', 'rebuild'] as const;
+export type SheetKind = (typeof sheetKinds)[number];
+
+export interface SheetRequest extends Situation {
+  readonly kind: SheetKind;
+  /** Parts wanted free. On a rebuild these are the slots that get another part. */
+  readonly targets: readonly string[];
+  /** Parts that are scrap already. */
+  readonly scrap?: readonly string[];
+  /** Steps that are done: they stay, and nothing of them is asked again. */
+  readonly kept?: readonly KeptStep[];
+  /** Operations that cannot be done on this unit. */
+  readonly barred?: readonly string[];
+  /** Targets that have to come out once more, though they were out and are back in. */
+  readonly again?: readonly string[];
+  readonly keeping?: ScrewKeeping;
+}
+
+/**
+ * The run sheet of one unit: what to do, in which order, with which tools, and where each screw goes.
+ *
+ * A teardown ends when the targets are free. A rebuild goes on with the way back in reverse, with its consumables, and
+ * with the gate before the first step that seals (at the end when nothing seals). With steps that are done it is the
+ * sheet from there on: the rest is chosen and ordered anew, from the tool in hand and as the unit lies.
+ *
+ * @param model    the version the unit was planned with
+ * @param request  targets and situation
+ * @refuses 'targets-unreachable'
+ */
+export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRules): Outcome<RunSheet> {
+  const { findings, targets, kept = [], barred = [], again = [] } = request;
+  const scrap = new Set(request.scrap);
+  // A short cut may destroy what is scrap already, and only where nothing goes back.
+  const isAllowed = ({ id, destroys = [] }: Operation) =>
+    !barred.includes(id) &&
+    (destroys.length === 0 || (request.kind === 'teardown' && destroys.every((part) => scrap.has(part))));
+  const standing = standingAfter(model, kept, targets);
+  const done = new Set(standing.outNow.map(({ operation }) => operation.id));
+  const existing = operationsLeft(operationsFor(model, request), done);
+  const wanted = targets.filter(
+    (part) => !standing.outParts.has(part) && (!standing.hadParts.has(part) || again.includes(part)),
+  );
+  const chosen = chooseOperations(existing, wanted, (operation) => expectedMinutes(operation, findings), isAllowed);
+  if (!chosen.ok) return chosen;
+  const ids = new Set(chosen.value.ids);
+  const last = standing.outNow.at(-1)?.operation;
+  const { operations: order } = orderOperations(
+    existing
+      .filter(({ id }) => ids.has(id))
+      .map((operation) => ({ ...operation, minutes: attendedMinutes(operation, findings) })),
+    { postures: model.postures, findings, last, outParts: standing.outParts },
+    rules,
+  );
+
+  const walked = walk(model, order, undefined, standing);
+  const all = [...standing.outNow.map(({ operation }) => operation), ...order];
+  const fresh = walked.steps.map((step) =>
+    outStep(model, step, all, targets, roundOf(standing, 'out', step.operation.id)),
+  );
+  const keeping = request.keeping ?? rules.screwsIn;
+  const cups = placeScrews(
+    [...standing.steps, ...fresh]
+      .filter(({ leg }) => leg === 'out')
+      .map(({ id, face, joints }) => ({ stepId: id, face, groups: screwGroups(joints) })),
+    keeping,
+    rules.trayCups,
+    new Map(kept.map((step) => [step.stepId, step.cups])),
+  );
+  const withCups = (step: SheetStep) => ({ ...step, cups: cups.filter(({ stepId }) => stepId === step.id) });
+  const outNow = [...standing.outNow, ...order.map((operation, at) => ({ operation, step: fresh[at] as SheetStep }))];
+  const back =
+    request.kind === 'rebuild'
+      ? wayBack(
+          model,
+          outNow.map(({ operation, step }) => ({ operation, step: withCups(step) })),
+          walked.openJoints,
+          standing,
+          fresh.length > 0,
+        )
+      : [];
+  const steps = [...standing.steps.map(withCups), ...fresh.map(withCups), ...back];
+
+  return accept({
+    steps,
+    cups,
+    keeping,
+    minutes: sumMinutes(steps),
+    tools: [...new Set(steps.map(({ tool }) => tool))].filter((tool) => tool !== 'Hands'),
+    consumables: sumConsumables(steps),
+    screwCount: cups.reduce((sum, { group }) => sum + group.count, 0),
+  });
+}
+
+const roundOf = ({ rounds }: Standing, leg: Leg, id: string): number => (rounds.get(`${leg}:${id}`) ?? 0) + 1;
+
+function wayBack(
+  model: Model,
+  outNow: Standing['outNow'],
+  isOpen: ReadonlySet<string>,
+  standing: Standing,
+  isOpenedAnew: boolean,
+): readonly SheetStep[] {
+  const stepOf = new Map(outNow.map(({ operation, step }) => [operation.id, step]));
+  const open = new Set(isOpen);
+  const steps: SheetStep[] = [];
+  let isTested = standing.isTested && !isOpenedAnew;
+  const sealRound = roundOf(standing, 'gate', sealGate);
+  for (const operation of wayBackOrder(outNow.map((entry) => entry.operation)).order) {
+    const { gate, seals } = operation.back as NonNullable<Operation['back']>;
+    const before = stepOf.get(operation.id) as SheetStep;
+    const step = backStep(model, operation, before, open, roundOf(standing, 'back', operation.id));
+    const isPassed = !isOpenedAnew && standing.passed.has(operation.id);
+    if (gate && !isPassed) steps.push(ownGate(operation.id, gate, step, roundOf(standing, 'gate', operation.id)));
+    else if (!gate && seals && !isTested) steps.push(gateStep(model, step, true, sealRound));
+    isTested ||= seals === true || gate?.powersOn === true;
+    steps.push(step);
+  }
+  const last = steps.at(-1);
+  if (last && !isTested) steps.push(gateStep(model, last, false, sealRound));
+  return steps;
+}
+
+/** Sums of low, likely and high: a cautious range, wider than the spread of the sum. */
+export function sumMinutes(steps: readonly { readonly minutes: Minutes }[]): Minutes {
+  const sum = (key: keyof Minutes) => steps.reduce((total, { minutes }) => total + minutes[key], 0);
+  return { low: sum('low'), likely: sum('likely'), high: sum('high') };
+}
+
+function sumConsumables(steps: readonly SheetStep[]): readonly Consumable[] {
+  const byName = new Map<string, Consumable>();
+  for (const { name, count, unitCents } of steps.flatMap(({ consumables }) => consumables)) {
+    byName.set(name, { name, unitCents, count: (byName.get(name)?.count ?? 0) + count });
+  }
+  return [...byName.values()];
+}

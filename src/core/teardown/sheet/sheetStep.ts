@@ -1,0 +1,154 @@
+import type { Joint } from '@/core/procedure/joints';
+import { getModelPart, type Model } from '@/core/procedure/model';
+import type { Caution, Consumable, Gate, Minutes, Operation, Wait, WayBack } from '@/core/procedure/operations';
+import type { WalkStep } from '@/core/procedure/walk';
+import type { Cup } from '@/core/screws/placeScrews';
+import { explainOperation } from '../explainOperation';
+
+export const legs = ['out', 'gate', 'back'] as const;
+export type Leg = (typeof legs)[number];
+
+/** One line of a run sheet: an operation on the way out, a gate, or an operation on the way back. */
+export interface SheetStep {
+  /** `out:ID`, `back:ID` or `gate:ID`; with `~2` behind it when it is done a second time. */
+  readonly id: string;
+  readonly leg: Leg;
+  readonly operationId: string | null;
+  readonly title: string;
+  readonly detail: string;
+  /** Why this step, generated from the graph. */
+  readonly why: string;
+  readonly tool: string;
+  readonly face: string;
+  readonly posture: string | null;
+  readonly minutes: Minutes;
+  readonly joints: readonly Joint[];
+  /** Where this step's screws lie, or come from. */
+  readonly cups: readonly Cup[];
+  readonly frees: readonly string[];
+  readonly places: readonly string[];
+  readonly cautions: readonly Caution[];
+  readonly consumables: readonly Consumable[];
+  readonly wait: Wait | null;
+  readonly needsCertificate: boolean;
+}
+
+/** The id of a step, in its n-th round. */
+export const stepIdOf = (leg: Leg, id: string, round: number): string => `${leg}:${id}${round > 1 ? `~${round}` : ''}`;
+
+/** What a step's id says, without its round; `id` of a gate is an operation's, or `before-seal`. */
+export function readStepId(stepId: string): { readonly leg: Leg; readonly id: string } {
+  const [leg, rest = ''] = stepId.split(':') as [Leg, string?];
+  return { leg, id: rest.split('~')[0] as string };
+}
+
+/** What the step really opens and frees: a joint that is open already is not counted or put in a cup again. */
+export function outStep(
+  model: Model,
+  { operation, opened, freed }: WalkStep,
+  order: readonly Operation[],
+  targets: readonly string[],
+  round: number,
+): SheetStep {
+  return {
+    id: stepIdOf('out', operation.id, round),
+    leg: 'out',
+    operationId: operation.id,
+    title: operation.title,
+    detail: operation.detail,
+    why: explainOperation(model, operation, order, targets),
+    tool: operation.tool,
+    face: operation.face,
+    posture: operation.posture ?? null,
+    minutes: operation.minutes,
+    joints: jointsNamed(model, opened),
+    cups: [],
+    frees: freed,
+    places: [],
+    cautions: operation.cautions,
+    consumables: [],
+    wait: operation.wait ?? null,
+    needsCertificate: operation.needsCertificate ?? false,
+  };
+}
+
+function jointsNamed(model: Model, ids: readonly string[]): readonly Joint[] {
+  return ids.flatMap((id) => model.joints.find((joint) => joint.id === id) ?? []);
+}
+
+/** Closes what its own step opened, each joint once: one that was opened again later is closed where that is undone. */
+export function backStep(
+  model: Model,
+  operation: Operation,
+  before: SheetStep,
+  open: Set<string>,
+  round: number,
+): SheetStep {
+  const back = operation.back as WayBack;
+  const left = new Set(back.leaves?.map(({ joint }) => joint));
+  const closes = (back.closes ?? before.joints.map(({ id }) => id)).filter((id) => !left.has(id) && open.has(id));
+  for (const id of closes) open.delete(id);
+  return {
+    ...before,
+    id: stepIdOf('back', operation.id, round),
+    leg: 'back',
+    title: back.title,
+    detail: back.detail,
+    why:
+      operation.frees.length > 0
+        ? `Puts back the ${operation.frees.map((id) => getModelPart(model, id).name).join(' and the ')}.`
+        : 'Closes what was opened.',
+    minutes: back.minutes,
+    joints: jointsNamed(model, closes),
+    frees: [],
+    places: operation.frees,
+    consumables: back.consumables,
+    wait: back.wait ?? null,
+    needsCertificate: false,
+  };
+}
+
+/** A gate that the model asks for before a step of the way back. */
+export function ownGate(operationId: string, gate: Gate, beside: SheetStep, round: number): SheetStep {
+  return {
+    ...emptyGate(beside),
+    id: stepIdOf('gate', operationId, round),
+    title: `Gate: ${gate.what}`,
+    detail: gate.powersOn ? `Power on, then off again: ${gate.offAgain ?? 'see the proof of off.'}` : gate.what,
+    why: `Next: ${beside.title}. What is wrong now is quick to reach.`,
+  };
+}
+
+export const sealGate = 'before-seal';
+
+/** The gate that every rebuild has: before the first step that seals, or at the end. */
+export function gateStep(model: Model, beside: SheetStep, seals: boolean, round: number): SheetStep {
+  return {
+    ...emptyGate(beside),
+    id: stepIdOf('gate', sealGate, round),
+    title: seals ? 'Gate: test before sealing' : 'Gate: test before it leaves the bench',
+    detail: `Power on, look at the picture, touch each corner, charge for a moment. Then off: ${model.proofOfOff}`,
+    why: seals
+      ? 'The next step seals it: what is wrong now costs a second teardown later.'
+      : 'What is wrong now is quick to reach.',
+  };
+}
+
+function emptyGate(beside: SheetStep): Omit<SheetStep, 'id' | 'title' | 'detail' | 'why'> {
+  return {
+    leg: 'gate',
+    operationId: null,
+    tool: 'Hands',
+    face: beside.face,
+    posture: beside.posture,
+    minutes: { low: 1, likely: 2, high: 4 },
+    joints: [],
+    cups: [],
+    frees: [],
+    places: [],
+    cautions: [],
+    consumables: [],
+    wait: null,
+    needsCertificate: false,
+  };
+}
