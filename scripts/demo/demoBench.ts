@@ -4,6 +4,7 @@ import type { EventType, Payloads } from '@/core/bench/events';
 import type { Person } from '@/core/people/roles';
 import type { Model } from '@/core/procedure/model';
 import { recordEvent } from '@/services/events/recordEvent';
+import type { SimulatedUnit } from '@/core/simulation/simulateTeardown';
 import type { Chance } from '@/core/shared/chance';
 import type { Workday } from './workday';
 
@@ -12,6 +13,7 @@ export class DemoBench {
   readonly units = new Map<string, Unit>();
   readonly parts = new Map<string, Part>();
   private readonly versions = new Map<string, number>();
+  private readonly truths = new Map<string, SimulatedUnit>();
 
   constructor(
     private readonly db: Knex,
@@ -52,6 +54,13 @@ export class DemoBench {
 
   unit(id: string): Unit {
     return this.units.get(id) as Unit;
+  }
+
+  /** What is true of a unit inside, which nobody at the bench knows. */
+  truthOf({ id }: Unit): SimulatedUnit {
+    const truth = this.truths.get(id) ?? { broken: new Set<string>(), out: new Set<string>() };
+    this.truths.set(id, truth);
+    return truth;
   }
 
   modelOf(unit: Unit): Model {

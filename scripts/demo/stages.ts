@@ -1,13 +1,15 @@
-import type { Unit } from '@/core/bench/entities';
+import type { SheetState, Unit } from '@/core/bench/entities';
+import { replanSheet } from '@/core/bench/replanSheet';
 import { defaultTargets, freedByStep, nextStep, sheetOf } from '@/core/bench/sheetOf';
 import { slotNeeds } from '@/core/bench/slots';
 import type { DefectCode, Disposition } from '@/core/bench/stages';
 import { rankForSlot } from '@/core/matching/rankForSlot';
-import type { Model } from '@/core/procedure/model';
-import type { ModelPart } from '@/core/procedure/parts';
+import { getModelPart, type Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
 import { suggestBin } from '@/core/shelf/suggestBin';
 import { saleGrades } from '@/core/shared/grades';
+import { drawTriangle, simulateOperation, simulateResistance } from '@/core/simulation/simulateTeardown';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { DemoBench } from './demoBench';
@@ -19,17 +21,23 @@ export interface Condition {
   readonly faults: readonly DeviceTest[];
 }
 
-/** Chance that taking a part of a category out breaks it, and what is said then. The demo's known truth. */
-const breakage: Readonly<Partial<Record<PartCategory, { readonly share: number; readonly code: DefectCode }>>> = {
-  housing: { share: 0.16, code: 'cover-cracked' },
-  display: { share: 0.12, code: 'panel-cracked' },
-  battery: { share: 0.07, code: 'cell-bent' },
-  port: { share: 0.08, code: 'flex-torn' },
-  keys: { share: 0.09, code: 'clip-broken' },
-  camera: { share: 0.06, code: 'flex-torn' },
-  speaker: { share: 0.07, code: 'wire-torn' },
-  board: { share: 0.03, code: 'connector-lifted' },
+/** What is said of a part of a category that broke. How often it does is in the models' own risks. */
+const breakCodes: Readonly<Partial<Record<PartCategory, DefectCode>>> = {
+  housing: 'cover-cracked',
+  cover: 'cover-cracked',
+  display: 'panel-cracked',
+  battery: 'cell-bent',
+  port: 'flex-torn',
+  keys: 'clip-broken',
+  camera: 'flex-torn',
+  speaker: 'wire-torn',
+  board: 'connector-lifted',
 };
+
+/** The demo's known truth where the models say nothing: how joints yield, and what is missing or loose in old units. */
+const trueOdds = { usual: 0.9, rung: 0.65, practised: 0.8 };
+const missingShare = 0.015;
+const screwTroubleShare = 0.06;
 
 const identity = (model: Model, configuration: string, serial: string, variant: string, revision: string) => ({
   modelId: model.id,
@@ -108,48 +116,73 @@ export async function workSheet(bench: DemoBench, unitId: string, most = Infinit
 
 async function oneStep(bench: DemoBench, unit: Unit, model: Model, step: SheetStep): Promise<void> {
   const { chance } = bench;
-  const { low, likely, high } = step.minutes;
-  const minutes = chance.happens(0.15) ? chance.between(likely, high) : chance.between(low, likely * 1.1);
   if (step.leg === 'gate') {
+    const minutes = drawTriangle(step.minutes, chance);
     await bench.fact('gate-judged', unit.id, { stepId: step.id, hasPassed: true }, minutes);
     return;
   }
-  const sheet = () => bench.unit(unit.id).sheet as NonNullable<Unit['sheet']>;
-  if (step.leg === 'out' && sheet().kind === 'teardown') {
-    for (const { id, category } of step.frees.map((ref) => model.parts.find((part) => part.id === ref) as ModelPart)) {
-      const risk = breakage[category];
-      if (risk && chance.happens(risk.share)) {
-        await bench.fact(
-          'part-trouble',
-          unit.id,
-          { stepId: step.id, partRef: id, state: 'broken-by-us', defectCode: risk.code },
-          0.2,
-        );
-      } else if (chance.happens(0.015)) {
-        await bench.fact(
-          'part-trouble',
-          unit.id,
-          { stepId: step.id, partRef: id, state: 'missing', defectCode: null },
-          0.2,
-        );
-      }
-    }
-    if (step.cups.length > 0 && chance.happens(0.06)) {
-      await bench.fact(
-        'screw-trouble',
-        unit.id,
-        { stepId: step.id, kind: chance.pick(['missing', 'stripped', 'foreign']), count: 1 },
-        0.2,
-      );
-    }
-  }
-  const freed = step.leg === 'out' ? freedByStep(model, sheet(), step, () => chance.uuid()) : [];
+  const operation = model.operations.find(({ id }) => id === step.operationId) as Operation;
+  const isTeardown = step.leg === 'out' && sheetNow(bench, unit).kind === 'teardown';
+  if (isTeardown && operation.ladder && !(await getOpen(bench, unit, model, step, operation))) return;
+  const { minutes, broke } = isTeardown
+    ? simulateOperation(operation, bench.truthOf(unit), sheetNow(bench, unit).findings, chance)
+    : { minutes: drawTriangle(step.minutes, chance), broke: [] };
+  if (isTeardown) await noteTrouble(bench, unit, model, step, broke);
+  const freed = step.leg === 'out' ? freedByStep(model, sheetNow(bench, unit), step, () => chance.uuid()) : [];
   await bench.fact(
     'step-done',
     unit.id,
     { stepId: step.id, seconds: Math.round(minutes * 60), freed },
     minutes + (step.wait?.minutes ?? 0) / 4,
   );
+}
+
+const sheetNow = (bench: DemoBench, unit: Unit): SheetState => bench.unit(unit.id).sheet as SheetState;
+
+/** Goes up the ladder as far as it takes; what never yields is left, and the rest is planned without it. */
+async function getOpen(
+  bench: DemoBench,
+  unit: Unit,
+  model: Model,
+  step: SheetStep,
+  operation: Operation,
+): Promise<boolean> {
+  const { findings } = sheetNow(bench, unit);
+  const { minutes, hasYielded } = simulateResistance(operation, findings, trueOdds, bench.chance);
+  for (const [at, tried] of minutes.slice(0, -1).entries()) {
+    const seconds = Math.round(tried * 60);
+    await bench.fact('step-resisted', unit.id, { stepId: step.id, rung: at + 1, seconds }, tried);
+  }
+  if (hasYielded) return true;
+  const now = { ...bench.unit(unit.id), sheet: sheetNow(bench, unit) };
+  const anew = replanSheet(model, now, planned(model, now), { because: 'will-not-yield', operationId: operation.id });
+  if (!anew.ok) throw new Error(`demo: no sheet for ${unit.tag}`);
+  await bench.fact('sheet-replanned', unit.id, anew.value.payload, 0.5);
+  return false;
+}
+
+/** Says what broke or is not there, and now and then that a screw is the matter. */
+async function noteTrouble(
+  bench: DemoBench,
+  unit: Unit,
+  model: Model,
+  step: SheetStep,
+  broke: readonly string[],
+): Promise<void> {
+  const { chance } = bench;
+  for (const partRef of broke) {
+    const defectCode = breakCodes[getModelPart(model, partRef).category] ?? 'clip-broken';
+    const trouble = { stepId: step.id, partRef, state: 'broken-by-us', defectCode } as const;
+    await bench.fact('part-trouble', unit.id, trouble, 0.2);
+  }
+  for (const partRef of step.frees.filter((id) => !broke.includes(id) && chance.happens(missingShare))) {
+    const trouble = { stepId: step.id, partRef, state: 'missing', defectCode: null } as const;
+    await bench.fact('part-trouble', unit.id, trouble, 0.2);
+  }
+  if (step.cups.length > 0 && chance.happens(screwTroubleShare)) {
+    const kind = chance.pick(['missing', 'stripped', 'foreign'] as const);
+    await bench.fact('screw-trouble', unit.id, { stepId: step.id, kind, count: 1 }, 0.2);
+  }
 }
 
 function planned(model: Model, unit: Unit): RunSheet {
@@ -193,7 +226,12 @@ export async function matchUnit(bench: DemoBench, unitId: string): Promise<boole
 export async function startRebuild(bench: DemoBench, unitId: string): Promise<void> {
   const unit = bench.unit(unitId);
   if (unit.stage !== 'rebuild') return;
-  await bench.fact('sheet-started', unitId, { kind: 'rebuild', targets: Object.keys(unit.assigned), keeping: 'tray' }, 1);
+  await bench.fact(
+    'sheet-started',
+    unitId,
+    { kind: 'rebuild', targets: Object.keys(unit.assigned), keeping: 'tray' },
+    1,
+  );
 }
 
 export async function prove(bench: DemoBench, unitId: string, most = Infinity): Promise<void> {

@@ -101,12 +101,12 @@ describe('what the screens read', () => {
         expect(wanted.length).toBeGreaterThan(0);
       }
       const [first] = sheets;
-      const bench = await readBench(scratch.db, first?.unit.tag ?? '');
+      const bench = await readBench(scratch.db, first?.unit.tag ?? '', new Date());
       expect(bench?.model.name).toBe(first?.modelName.split(' ').slice(1).join(' '));
       const related = bench?.parts.every((part) => part.unitId === bench.unit.id || part.assignedTo === bench.unit.id);
       expect(related).toBe(true);
     }
-    expect(await readBench(scratch.db, 'U-9999')).toBeUndefined();
+    expect(await readBench(scratch.db, 'U-9999', new Date())).toBeUndefined();
   });
 
   test('Shelf: every part that waits has a bin, pages follow one another, and words narrow', async () => {

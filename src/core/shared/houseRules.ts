@@ -17,6 +17,8 @@ export interface HouseRules {
   readonly turnMinutes: number;
   /** Minutes to lay one unit aside and take up another. */
   readonly moveMinutes: number;
+  /** Minutes to give a unit to somebody more practised; null when there is nobody. */
+  readonly handOverMinutes: number | null;
   /** Where screws go, unless a sheet is started otherwise. */
   readonly screwsIn: ScrewKeeping;
   /** Cups of the tray. */
@@ -35,6 +37,7 @@ export const startingHouseRules: HouseRules = {
   toolChangeMinutes: 0.2,
   turnMinutes: 0.3,
   moveMinutes: 0.15,
+  handOverMinutes: 3,
   screwsIn: 'tray',
   trayCups: 24,
   gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },

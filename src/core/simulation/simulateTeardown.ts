@@ -2,6 +2,7 @@ import type { Minutes, Operation } from '@/core/procedure/operations';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { Chance } from '@/core/shared/chance';
 import { attendedMinutes } from '@/core/teardown/attendedMinutes';
+import { stagesOf, type YieldOdds } from '@/core/teardown/policy/ladderPolicy';
 
 /** What is true of a unit before it is opened, and nobody at the bench knows. */
 export interface UnitTruth {
@@ -25,29 +26,68 @@ export interface SimulatedTeardown {
   readonly parts: readonly { readonly part: string; readonly isSound: boolean }[];
 }
 
+/** How a unit stands in a simulated teardown: what is broken, and what is out and cannot be broken any more. */
+export interface SimulatedUnit {
+  readonly broken: Set<string>;
+  readonly out: Set<string>;
+}
+
 /**
- * One teardown as it could happen: minutes from the model’s triangles, ends by their chances, breakages by its risks.
+ * One operation as it could happen: minutes from the model’s triangle, an end by its chance, breakages by its risks. Changes
+ * the unit.
+ */
+export function simulateOperation(
+  operation: Operation,
+  { broken, out }: SimulatedUnit,
+  findings: readonly Finding[],
+  chance: Chance,
+): SimulatedStep & { readonly freed: readonly string[] } {
+  const end = drawEnd(operation, chance);
+  const broke = (operation.risks ?? [])
+    .filter((risk) => !out.has(risk.part) && chance.happens(risk.chance))
+    .map(({ part }) => part);
+  for (const part of [...broke, ...(operation.destroys ?? [])]) broken.add(part);
+  const freed = [...operation.frees, ...(end?.frees ?? [])].filter((part) => !out.has(part));
+  for (const part of freed) out.add(part);
+  const minutes = drawTriangle(end?.minutes ?? attendedMinutes(operation, findings), chance);
+  return { operation: operation.id, minutes, end: end?.id ?? null, broke, freed };
+}
+
+/** A joint as it could resist: how long each way was tried, in order, and whether the last of them got it open. */
+export interface SimulatedResistance {
+  readonly minutes: readonly number[];
+  readonly hasYielded: boolean;
+}
+
+/** What becomes of an operation with a ladder whose every way is tried to its end: the truth that odds are learned from. */
+export function simulateResistance(
+  operation: Operation,
+  findings: readonly Finding[],
+  odds: YieldOdds,
+  chance: Chance,
+): SimulatedResistance {
+  const minutes: number[] = [];
+  for (const stage of stagesOf(operation, findings, odds)) {
+    const hasYielded = chance.happens(stage.yields);
+    minutes.push(hasYielded ? drawTriangle(stage.minutes, chance) : stage.minutes.high);
+    if (hasYielded) return { minutes, hasYielded };
+  }
+  return { minutes, hasYielded: false };
+}
+
+/**
+ * One teardown as it could happen, operation by operation.
  *
  * A part that is out already cannot be broken any more. Unattended waits are no hand minutes. The same source of chance
  * gives the same teardown.
  */
 export function simulateTeardown(order: readonly Operation[], truth: UnitTruth, chance: Chance): SimulatedTeardown {
-  const broken = new Set(truth.bad);
-  const out = new Set<string>();
+  const unit: SimulatedUnit = { broken: new Set(truth.bad), out: new Set() };
   const parts: { part: string; isSound: boolean }[] = [];
   const steps = order.map((operation): SimulatedStep => {
-    const end = drawEnd(operation, chance);
-    const broke = (operation.risks ?? [])
-      .filter((risk) => !out.has(risk.part) && chance.happens(risk.chance))
-      .map(({ part }) => part);
-    for (const part of [...broke, ...(operation.destroys ?? [])]) broken.add(part);
-    for (const part of [...operation.frees, ...(end?.frees ?? [])]) {
-      if (out.has(part)) continue;
-      out.add(part);
-      parts.push({ part, isSound: !broken.has(part) });
-    }
-    const minutes = drawTriangle(end?.minutes ?? attendedMinutes(operation, truth.findings), chance);
-    return { operation: operation.id, minutes, end: end?.id ?? null, broke };
+    const { freed, ...step } = simulateOperation(operation, unit, truth.findings, chance);
+    for (const part of freed) parts.push({ part, isSound: !unit.broken.has(part) });
+    return step;
   });
   return { steps, parts, handMinutes: steps.reduce((sum, { minutes }) => sum + minutes, 0) };
 }

@@ -2,11 +2,9 @@ import type { Knex } from 'knex';
 import type { Unit } from '@/core/bench/entities';
 import type { Model } from '@/core/procedure/model';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
-import { knownYields, unseenYield } from '@/core/triage/knownYields';
 import { findModel, newestVersion } from '@/data/models/modelRepository';
-import { classMarket } from '@/data/parts/classMarket';
+import { planGround } from '@/data/plans/planGround';
 import { findUnit, unitsAt } from '@/data/units/unitRepository';
-import { outcomeCounts } from '@/data/yields/outcomeCounts';
 
 export interface PlannerView {
   readonly model: Model;
@@ -16,9 +14,6 @@ export interface PlannerView {
   /** Donors of this model that wait for a sheet. */
   readonly donors: readonly Unit[];
 }
-
-const watchedDays = 60;
-const daysPerMonth = 30;
 
 /**
  * A model with what the shop knows of its parts: yields from the log, stock, and how fast it is used. For a unit in the
@@ -35,26 +30,11 @@ export async function readPlanner(
   const wanted = unit?.modelVersion ?? (await newestVersion(db, modelId));
   const model = wanted === undefined ? undefined : await findModel(db, modelId, wanted);
   if (!model) return undefined;
-  const since = new Date(now.getTime() - watchedDays * 24 * 3600 * 1000);
-  const [outcomes, market, units] = await Promise.all([
-    outcomeCounts(db),
-    classMarket(db, since),
-    unitsAt(db, ['teardown']),
-  ]);
+  const [ground, units] = await Promise.all([planGround(db, modelId, now), unitsAt(db, ['teardown'])]);
   return {
     model,
     unit,
-    ground: {
-      shares: knownYields(outcomes)[modelId] ?? {},
-      unseen: unseenYield,
-      market: Object.fromEntries(
-        market.map(({ interchange, stock, used }) => [
-          interchange,
-          // Half a part more than was seen: nothing is unsalable for want of evidence.
-          { stock, usedPerMonth: ((used + 0.5) / watchedDays) * daysPerMonth },
-        ]),
-      ),
-    },
+    ground,
     donors: units.filter((unit) => unit.modelId === modelId && (unit.sheet?.doneStepIds.length ?? 0) === 0),
   };
 }

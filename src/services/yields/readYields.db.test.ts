@@ -24,6 +24,8 @@ interface Row {
   readonly undoes: string;
   readonly payload: {
     disposition?: string;
+    partRef?: string;
+    state?: string;
     freed?: { partId: string; partRef: string; state: string }[];
     verdict?: { grade: string };
     defectCode?: string | null;
@@ -62,6 +64,22 @@ describe('the demo workshop', () => {
           sought: count.sought + 1,
         });
       }
+    }
+    // What broke on the way and was then left in was sought too, and did not come out.
+    const freed = new Set(
+      facts.flatMap(({ unit, payload }) => (payload.freed ?? []).map((part) => `${unit} ${part.partRef}`)),
+    );
+    const lost = facts.filter(
+      ({ type, unit, payload }) =>
+        type === 'part-trouble' &&
+        donors.has(unit) &&
+        payload.state !== 'suspect' &&
+        !freed.has(`${unit} ${payload.partRef}`),
+    );
+    for (const key of new Set(lost.map(({ unit, model, payload }) => `${unit} ${model}/${payload.partRef}`))) {
+      const name = key.slice(key.indexOf(' ') + 1);
+      const count = counts.get(name) ?? { good: 0, sought: 0 };
+      counts.set(name, { ...count, sought: count.sought + 1 });
     }
     const { yields } = await readYields(scratch.db, now);
     expect(

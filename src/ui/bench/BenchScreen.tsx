@@ -17,7 +17,7 @@ export function BenchScreen({ view, person }: { readonly view: BenchView; readon
   const { model } = view;
   const kind = sheetKindAt(unit.stage);
   const sheet = useMemo(() => (unit.sheet ? sheetOf(model, unit, unit.sheet) : null), [model, unit]);
-  const bench = { unit, model, shop, parts: view.parts, person };
+  const bench = { unit, model, shop, parts: view.parts, person, ground: view.ground };
 
   if (kind && unit.sheet && !unit.sheet.isClosed && sheet?.ok)
     return <RunSheetView {...bench} state={unit.sheet} sheet={sheet.value} />;

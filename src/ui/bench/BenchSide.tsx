@@ -3,6 +3,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { SheetState } from '@/core/bench/entities';
 import { screwLedger } from '@/core/bench/screwLedger';
 import { screwName } from '@/core/screws/screwGroups';
+import type { ReactNode } from 'react';
+import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { Cup } from '@/core/screws/placeScrews';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
@@ -12,6 +14,8 @@ import { cupRecipe } from '@/ui/theme/recipes/cup';
 import { sayCount } from '@/ui/words/amounts';
 import { partStateNames, screwTroubleNames } from '@/ui/words/names';
 import type { BenchProps } from './benchProps';
+
+const holders: Readonly<Record<ScrewKeeping, string>> = { tray: 'Tray', mat: 'Mat', piles: 'Piles' };
 
 const CupBox = chakra('li', cupRecipe);
 
@@ -23,7 +27,13 @@ export function BenchSide({
   state,
   sheet,
   step,
-}: BenchProps & { readonly state: SheetState; readonly sheet: RunSheet; readonly step: SheetStep }) {
+  children,
+}: BenchProps & {
+  readonly state: SheetState;
+  readonly sheet: RunSheet;
+  readonly step: SheetStep;
+  readonly children?: ReactNode;
+}) {
   const ledger = screwLedger(sheet.steps, state.doneStepIds, state.screwTroubles);
   const freed = shop.parts.filter((part) => part.unitId === unit.id);
   const sound = freed.filter(({ state: how }) => how === 'sound').length;
@@ -42,7 +52,7 @@ export function BenchSide({
       aria-label="Tray and parts"
     >
       <Section
-        title={step.cups.length === 0 ? 'Tray: none in this step' : 'Tray'}
+        title={step.cups.length === 0 ? `${holders[sheet.keeping]}: none in this step` : holders[sheet.keeping]}
         note={`${ledger.out} out · ${ledger.returned} in`}
       >
         <Box as="ul" display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="6px" pt="10px">
@@ -56,6 +66,7 @@ export function BenchSide({
           </Box>
         )}
       </Section>
+      {children}
       {state.screwTroubles.length > 0 && (
         <Section title="Owed on the way back" note={sayCount(ledger.toReplace, 'screw')}>
           {state.screwTroubles.map((trouble, index) => (
@@ -103,7 +114,7 @@ function CupView({
   readonly step: SheetStep;
   readonly state: SheetState;
 }) {
-  const isActive = step.cups.some((active) => active.cup === cup);
+  const isActive = step.cups.some(({ group: own }) => own.jointIds[0] === group.jointIds[0]);
   const isFilled = state.doneStepIds.includes(stepId);
   const isEmptied = state.doneStepIds.includes(stepId.replace('out:', 'back:'));
   const look = isActive ? 'active' : isFilled && !isEmptied ? 'filled' : 'free';

@@ -10,7 +10,7 @@ import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { defectNames } from '@/ui/words/names';
 
 interface PartTroubleProps {
-  readonly kind: 'broken' | 'missing';
+  /** The parts of this step first, then the others that are still wanted. */
   readonly parts: readonly ModelPart[];
   readonly onClose: () => void;
   readonly onTrouble: (trouble: Omit<PartTrouble, 'stepId'>) => void;
@@ -20,25 +20,18 @@ const states = [
   { key: '1', state: 'broken-by-us', says: 'We broke it just now' },
   { key: '2', state: 'broken-before', says: 'It was broken before' },
   { key: '3', state: 'suspect', says: 'It may be all right: suspect' },
+  { key: '4', state: 'missing', says: 'It is not there' },
 ] as const;
 
 /** Which part, by whom, and what happened: one key each, and nothing to type. */
-export function PartTroubleDialog({ kind, parts, onClose, onTrouble }: PartTroubleProps) {
+export function PartTroubleDialog({ parts, onClose, onTrouble }: PartTroubleProps) {
   const [part, setPart] = useState<ModelPart | null>(parts.length === 1 ? (parts[0] as ModelPart) : null);
-  const [state, setState] = useState<PartTrouble['state'] | null>(kind === 'missing' ? 'missing' : null);
+  const [state, setState] = useState<PartTrouble['state'] | null>(null);
   const say = (trouble: Omit<PartTrouble, 'stepId'>) => {
     onTrouble(trouble);
     onClose();
   };
-  const choosePart = (chosen: ModelPart) => {
-    setPart(chosen);
-    if (kind === 'missing') say({ partRef: chosen.id, state: 'missing', defectCode: null });
-  };
-  const title = part
-    ? `The ${part.name} ${kind === 'missing' ? 'is missing' : 'broke'}`
-    : kind === 'missing'
-      ? 'Which part is missing?'
-      : 'Which part broke?';
+  const title = part ? `The ${part.name}` : 'Which part broke, or is missing?';
   return (
     <KeyLayer>
       <Dialog title={title} onClose={onClose}>
@@ -47,23 +40,14 @@ export function PartTroubleDialog({ kind, parts, onClose, onTrouble }: PartTroub
             parts.map((candidate, index) => (
               <KeyButton
                 key={candidate.id}
-                keyName={String(index + 1)}
+                keyName={partKeys[index] ?? 'F12'}
                 label={candidate.name}
                 look="outline"
                 justifyContent="flex-start"
-                onPress={() => choosePart(candidate)}
+                onPress={() => setPart(candidate)}
               />
             ))}
-          {part && kind === 'missing' && (
-            <KeyButton
-              keyName=" "
-              label={`Note the ${part.name} as missing`}
-              look="action"
-              onPress={() => choosePart(part)}
-            />
-          )}
           {part &&
-            kind === 'broken' &&
             !state &&
             states.map(({ key, state: how, says }) => (
               <KeyButton
@@ -72,10 +56,12 @@ export function PartTroubleDialog({ kind, parts, onClose, onTrouble }: PartTroub
                 label={says}
                 look="outline"
                 justifyContent="flex-start"
-                onPress={() => setState(how)}
+                onPress={() =>
+                  how === 'missing' ? say({ partRef: part.id, state: how, defectCode: null }) : setState(how)
+                }
               />
             ))}
-          {part && kind === 'broken' && state && (
+          {part && state && (
             <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
               {defectCodes.map((code, index) => (
                 <KeyButton
@@ -94,3 +80,5 @@ export function PartTroubleDialog({ kind, parts, onClose, onTrouble }: PartTroub
     </KeyLayer>
   );
 }
+
+const partKeys = [...'123456789abcdefghi'];

@@ -5,8 +5,10 @@ import { useState } from 'react';
 import { v4 as makeId } from 'uuid';
 import type { SheetState } from '@/core/bench/entities';
 import { openJoints } from '@/core/bench/openJoints';
-import { freedByStep, nextStep, partsToTag } from '@/core/bench/sheetOf';
+import { rungNow } from '@/core/bench/replanSheet';
+import { defaultTargets, freedByStep, nextStep, partsToTag } from '@/core/bench/sheetOf';
 import { getModelPart } from '@/core/procedure/model';
+import type { Move } from '@/core/teardown/policy/ladderPolicy';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -17,9 +19,15 @@ import { BenchSide } from './BenchSide';
 import { StepClock } from './StepClock';
 import { StepView } from './StepView';
 import { ThreadView } from './ThreadView';
+import { FoundDialog } from './FoundDialog';
 import { PartTroubleDialog } from './PartTroubleDialog';
 import { ScrewTroubleDialog } from './ScrewTroubleDialog';
+import { ResistDialog } from './ResistDialog';
+import { StillToCome } from './StillToCome';
 import { StrayScrewDialog } from './StrayScrewDialog';
+import { useReplan } from './useReplan';
+import { useSheetWorth } from './useSheetWorth';
+import { WantedDialog } from './WantedDialog';
 import { useStepClock } from './useStepClock';
 
 /** The run sheet: one step at a time in the middle, the thread of all of them left, tray and freed parts right. */
@@ -28,15 +36,40 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const router = useRouter();
   const step = nextStep(sheet.steps, state) ?? (sheet.steps.at(-1) as SheetStep);
   const clock = useStepClock(step.id);
-  const [asks, setAsks] = useState<'broken' | 'missing' | 'screw' | 'stray' | null>(null);
+  const [asks, setAsks] = useState<'part' | 'resists' | 'found' | 'wanted' | 'screw' | 'stray' | null>(null);
   const [faceShift, setFaceShift] = useState(0);
   const atGate = step.leg === 'gate';
-  const troubleParts = step.leg === 'out' ? partsToTag(model, state, step) : [];
+  const { said, replan, lose, forget } = useReplan(props);
+  const { rest, policy } = useSheetWorth(props, state, sheet, step);
+  const operation = step.leg === 'out' ? model.operations.find(({ id }) => id === step.operationId) : undefined;
+  const rung = rungNow(state, step.id);
+  // The clock runs over the whole step; each way of trying has its own share of it.
+  const spent = () =>
+    state.resistances
+      .filter(({ stepId }) => stepId === step.id)
+      .reduce((left, { seconds }) => Math.max(0, left - seconds), clock.seconds());
+  const had = new Set(sheet.steps.filter(({ id }) => state.doneStepIds.includes(id)).flatMap(({ frees }) => frees));
+  const stillWanted = state.targets.filter((id) => !had.has(id));
+  const ownParts = step.leg === 'out' ? partsToTag(model, state, step) : [];
+  const otherParts =
+    state.kind === 'teardown' ? stillWanted.filter((id) => !ownParts.some((own) => own.id === id)) : [];
+  const troubleParts = [...ownParts, ...otherParts.map((id) => getModelPart(model, id))];
 
   const done = () => {
     const freed = step.leg === 'out' ? freedByStep(model, state, step, makeId) : [];
-    if (shop.act('step-done', unit.id, { stepId: step.id, seconds: clock.seconds(), freed }).ok) setFaceShift(0);
+    if (shop.act('step-done', unit.id, { stepId: step.id, seconds: clock.seconds(), freed }).ok) {
+      setFaceShift(0);
+      forget();
+    }
   };
+  const move = (to: Exclude<Move, 'go-on'>) => {
+    if (to === 'next-rung') shop.act('step-resisted', unit.id, { stepId: step.id, rung: rung + 1, seconds: spent() });
+    // The sheet keeps its place; whoever takes it over opens it at their own bench.
+    if (to === 'hand-over') router.push(`/${state.kind}`);
+    if (to === 'stop' && operation) replan({ because: 'will-not-yield', operationId: operation.id });
+  };
+  const want = (parts: readonly string[]) =>
+    replan({ because: 'wanted', targets: [...state.targets.filter((id) => had.has(id)), ...parts] });
   const judge = (hasPassed: boolean) => shop.act('gate-judged', unit.id, { stepId: step.id, hasPassed });
   const wanted = sayList(state.targets.map((id) => getModelPart(model, id).name));
   const place = sheet.steps.indexOf(step) + 1;
@@ -66,8 +99,27 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         minH="0"
       >
         <ThreadView sheet={sheet} state={state} model={model} current={step.id} />
-        <StepView model={model} unit={unit} step={step} state={state} sheet={sheet} faceShift={faceShift} />
-        <BenchSide {...props} step={step} />
+        <StepView
+          model={model}
+          unit={unit}
+          step={step}
+          state={state}
+          sheet={sheet}
+          faceShift={faceShift}
+          news={said}
+          policy={policy}
+        />
+        <BenchSide {...props} step={step}>
+          {rest && (
+            <StillToCome
+              model={model}
+              wanted={stillWanted}
+              rest={rest}
+              onLeave={want}
+              onChange={() => setAsks('wanted')}
+            />
+          )}
+        </BenchSide>
       </Box>
       <Box
         as="nav"
@@ -111,37 +163,32 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
           />
         )}
         <KeyButton
+          keyName="r"
+          label="It resists"
+          size="bench"
+          flex="1"
+          isEnabled={operation !== undefined}
+          onPress={() => setAsks('resists')}
+        />
+        <KeyButton
           keyName="b"
-          label="It broke"
+          label="Broke, missing"
           look="danger"
           size="bench"
           flex="1"
           isEnabled={troubleParts.length > 0}
-          onPress={() => setAsks('broken')}
+          onPress={() => setAsks('part')}
         />
-        <KeyButton
-          keyName="m"
-          label="Part missing"
-          size="bench"
-          flex="1"
-          isEnabled={troubleParts.length > 0}
-          onPress={() => setAsks('missing')}
-        />
+        <KeyButton keyName="g" label="Found" size="bench" flex="1" onPress={() => setAsks('found')} />
         <KeyButton
           keyName="s"
-          label="Screw trouble"
+          label="Screw"
           size="bench"
           flex="1"
           isEnabled={!atGate}
           onPress={() => setAsks('screw')}
         />
-        <KeyButton
-          keyName="f"
-          label="Other face"
-          size="bench"
-          flex="1"
-          onPress={() => setFaceShift((shift) => shift + 1)}
-        />
+        <KeyButton keyName="f" label="Face" size="bench" flex="1" onPress={() => setFaceShift((shift) => shift + 1)} />
         <KeyButton keyName="u" label="Take back" size="bench" flex="1" onPress={() => void shop.takeBack(unit.id)} />
         {state.kind === 'teardown' && (
           <KeyButton
@@ -154,12 +201,38 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         )}
         <KeyButton keyName="Escape" label="Leave" size="bench" onPress={() => router.push(`/${state.kind}`)} />
       </Box>
-      {(asks === 'broken' || asks === 'missing') && (
+      {asks === 'part' && (
         <PartTroubleDialog
-          kind={asks}
           parts={troubleParts}
           onClose={() => setAsks(null)}
-          onTrouble={(trouble) => void shop.act('part-trouble', unit.id, { stepId: step.id, ...trouble })}
+          onTrouble={(trouble) => lose(step, trouble)}
+        />
+      )}
+      {asks === 'resists' && operation && (
+        <ResistDialog
+          operation={operation}
+          rung={rung}
+          minutesSpent={spent() / 60}
+          policy={policy}
+          onClose={() => setAsks(null)}
+          onMove={move}
+        />
+      )}
+      {asks === 'found' && (
+        <FoundDialog
+          known={state.findings}
+          onClose={() => setAsks(null)}
+          onFound={(finding) => replan({ because: 'found', finding })}
+        />
+      )}
+      {asks === 'wanted' && (
+        <WantedDialog
+          parts={defaultTargets(model, unit.configuration)
+            .filter((id) => !had.has(id))
+            .map((id) => getModelPart(model, id))}
+          wanted={stillWanted}
+          onClose={() => setAsks(null)}
+          onWanted={want}
         />
       )}
       {asks === 'screw' && (

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { defaultTargets, sheetOf } from '@/core/bench/sheetOf';
 import { slotNeeds } from '@/core/bench/slots';
 import { getModelPart } from '@/core/procedure/model';
-import { startingHouseRules } from '@/core/shared/houseRules';
+import { screwKeepings, startingHouseRules } from '@/core/shared/houseRules';
 import { money } from '@/core/shared/money';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
 import { Caution } from '@/ui/base/Caution';
@@ -18,6 +18,7 @@ import { sayList, sayMinutes } from '@/ui/words/amounts';
 import { sayRefusal } from '@/ui/words/sentences';
 import { BenchHeader } from './BenchHeader';
 import type { BenchProps } from './benchProps';
+import { keepingNames } from './sheetWords';
 
 /** What is wanted of this unit, and what the sheet for it takes. Wiping comes before anything is opened. */
 export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
@@ -36,7 +37,8 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
   const [targets, setTargets] = useState<readonly string[]>(
     offered.filter((id) => kind === 'rebuild' || !faulty.has(id)),
   );
-  const sheet = useMemo(() => sheetOf(model, unit, { kind, targets }), [model, unit, kind, targets]);
+  const [keeping, setKeeping] = useState(startingHouseRules.screwsIn);
+  const sheet = useMemo(() => sheetOf(model, unit, { kind, targets, keeping }), [model, unit, kind, targets, keeping]);
   const mustWipe = kind === 'teardown' && unit.tests.starts === 'sound' && !unit.isWiped;
   const toggle = (id: string) =>
     setTargets((before) =>
@@ -44,7 +46,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
         ? before.filter((other) => other !== id)
         : offered.filter((other) => other === id || before.includes(other)),
     );
-  const start = () => shop.act('sheet-started', unit.id, { kind, targets });
+  const start = () => shop.act('sheet-started', unit.id, { kind, targets, keeping });
   const worth = targets.reduce((sum, id) => sum + (getModelPart(model, id).valueCents?.B ?? 0), 0);
   const minutes = sheet.ok ? sheet.value.minutes : { low: 0, likely: 0, high: 0 };
   const work = Math.round(minutes.likely * startingHouseRules.labourCentsPerMinute);
@@ -129,8 +131,18 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
                   {Math.round(minutes.low)} to {Math.round(minutes.high)} min, likely {Math.round(minutes.likely)}
                 </Box>
                 <Box pb="10px">
-                  {sheet.value.screwCount} screws out{kind === 'rebuild' && ', and in again'}, in{' '}
-                  {sheet.value.cups.length} cups
+                  {sheet.value.screwCount} screws out{kind === 'rebuild' && ', and in again'}: {keepingNames[keeping]},{' '}
+                  {new Set(sheet.value.cups.map(({ cup }) => cup)).size} of them
+                </Box>
+                <Box pb="10px">
+                  <KeyButton
+                    keyName="k"
+                    label={`Screws: ${keepingNames[keeping]}`}
+                    size="small"
+                    onPress={() =>
+                      setKeeping((now) => screwKeepings[(screwKeepings.indexOf(now) + 1) % screwKeepings.length] ?? now)
+                    }
+                  />
                 </Box>
               </Section>
               <Section title="Lay out">

@@ -1,13 +1,15 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { isScrew } from '@/core/procedure/joints';
+import type { ScrewKeeping } from '@/core/shared/houseRules';
 import { screwName } from '@/core/screws/screwGroups';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { sayCount } from '@/ui/words/amounts';
 import { jointPhrases } from '@/ui/words/names';
+import { sayPlace } from './sheetWords';
 
 /** What this step opens or closes, in words: screws with their cup and torque, the rest by kind. */
-export function StepJoints({ step }: { readonly step: SheetStep }) {
+export function StepJoints({ step, keeping }: { readonly step: SheetStep; readonly keeping: ScrewKeeping }) {
   const others = step.joints.filter((joint) => !isScrew(joint));
   const kinds = [...new Set(others.map(({ kind }) => kind))];
   if (step.joints.length === 0) return null;
@@ -22,11 +24,13 @@ export function StepJoints({ step }: { readonly step: SheetStep }) {
         const torque = step.joints.find((joint) => joint.id === group.jointIds[0] && isScrew(joint));
         const aim = torque && isScrew(torque) ? torque.torqueNewtonCm?.aim : undefined;
         return (
-          <Box as="li" key={cup} py="3px">
+          <Box as="li" key={group.jointIds[0]} py="3px">
             <strong>
               {group.count} × {screwName(group)}
             </strong>{' '}
-            {step.leg === 'back' ? `from cup ${cup}${aim ? `, ${aim} N·cm` : ''}` : `to cup ${cup}`}
+            {step.leg === 'back'
+              ? `from ${sayPlace(keeping, cup)}${aim ? `, ${aim} N·cm` : ''}`
+              : `to ${sayPlace(keeping, cup)}`}
           </Box>
         );
       })}

@@ -1,9 +1,11 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import type { SheetState, Unit } from '@/core/bench/entities';
+import { rungNow } from '@/core/bench/replanSheet';
 import { isScrew, type Joint } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
 import { tighteningOrder } from '@/core/screws/tighteningOrder';
+import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Caution } from '@/ui/base/Caution';
@@ -11,6 +13,7 @@ import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { drawingSize } from './drawingSize';
 import { sayLimit } from '@/ui/words/amounts';
+import { sayStage } from './sheetWords';
 import { StepJoints } from './StepJoints';
 
 interface StepViewProps {
@@ -20,13 +23,18 @@ interface StepViewProps {
   readonly state: SheetState;
   readonly sheet: RunSheet;
   readonly faceShift: number;
+  /** What changed when the sheet was planned anew. */
+  readonly news: string | null;
+  readonly policy: LadderPolicy | null;
 }
 
 /** The step in large type with its why, what it needs, its caution, and the face to scale. */
-export function StepView({ model, unit, step, state, sheet, faceShift }: StepViewProps) {
+export function StepView({ model, unit, step, state, sheet, faceShift, news, policy }: StepViewProps) {
   const ownFace = model.faces.findIndex(({ id }) => id === step.face);
   const face = model.faces[(ownFace + faceShift) % model.faces.length] as Model['faces'][number];
   const operation = model.operations.find(({ id }) => id === step.operationId);
+  const rungAt = rungNow(state, step.id);
+  const rung = rungAt > 0 ? operation?.ladder?.rungs[rungAt - 1] : undefined;
   const outParts = partsOut(sheet, state);
   const size = drawingSize(face);
   const isTall = face.heightMm > face.widthMm;
@@ -55,6 +63,21 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
             </Box>
           ))}
       </Box>
+      {news && (
+        <Box mb="8px" aria-live="polite">
+          <Caution tone="sound" what="Planned anew.">
+            {news}
+          </Caution>
+        </Box>
+      )}
+      {rung && (
+        <Box mb="8px">
+          <Caution tone="waiting" what={`${rung.says}.`}>
+            No more than {rung.mostMinutes} min; breaks something {Math.round(rung.breakage * 100)} in 100.{' '}
+            {policy && sayStage(policy, rungAt)}
+          </Caution>
+        </Box>
+      )}
       {step.needsCertificate && <Caution what="Only for certified people.">Fetch the lead before you begin.</Caution>}
       <Box display="grid" gap="8px">
         {step.cautions.map(({ what, instead }) => (
@@ -98,7 +121,7 @@ export function StepView({ model, unit, step, state, sheet, faceShift }: StepVie
               operation={step.leg === 'out' && face.id === step.face ? operation : undefined}
               scale={Math.min(size.width / face.widthMm, size.height / face.heightMm)}
             />
-            <StepJoints step={step} />
+            <StepJoints step={step} keeping={sheet.keeping} />
           </Box>
         </Box>
       )}

@@ -1,6 +1,7 @@
 import type { Part, Unit } from '@/core/bench/entities';
 import type { Person } from '@/core/people/roles';
 import type { Model } from '@/core/procedure/model';
+import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
 import type { Shop } from '@/ui/facts/ShopProvider';
 
 /** What every part of the bench works with. */
@@ -10,4 +11,6 @@ export interface BenchProps {
   readonly parts: readonly Part[];
   readonly shop: Shop;
   readonly person: Person;
+  /** What the model's parts are worth today, and how they and its joints have behaved. */
+  readonly ground: PlanGround;
 }

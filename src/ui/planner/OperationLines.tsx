@@ -6,7 +6,8 @@ import type { Finding } from '@/core/procedure/vocabulary';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { explainOperation } from '@/core/teardown/explainOperation';
 import type { TeardownPlan } from '@/core/teardown/plan/teardownPlan';
-import { ladderPolicy, stagesOf, startingOdds } from '@/core/teardown/policy/ladderPolicy';
+import { learnedOdds, type ResistanceCount } from '@/core/teardown/policy/learnedOdds';
+import { policyOf } from '@/core/teardown/policy/policyOf';
 import { minutes, sayPolicy } from './planWords';
 
 /** Every operation of the plan in its order, with its tool, its minutes, why it is there, and what comes if it goes wrong. */
@@ -14,17 +15,21 @@ export function OperationLines({
   model,
   plan,
   findings,
+  resistances,
 }: {
   readonly model: Model;
   readonly plan: TeardownPlan;
   readonly findings: readonly Finding[];
+  readonly resistances: readonly ResistanceCount[];
 }) {
   const targets = plan.lines.filter(({ verdict }) => verdict === 'free' || verdict === 'along').map(({ part }) => part);
   return (
     <Box as="ol">
       {plan.operations.map((operation, at) => {
         const step = plan.steps[at];
-        const otherwise = ifNot(operation, behind(plan, at), findings);
+        const odds = learnedOdds(model, resistances, operation);
+        const policy = policyOf(operation, { findings, odds, behindCents: behind(plan, at) }, startingHouseRules);
+        const otherwise = policy ? sayPolicy(policy) : ifNot(operation);
         return (
           <Box
             as="li"
@@ -71,13 +76,8 @@ function behind({ curve, operations, steps }: TeardownPlan, at: number): number 
   return (curve[operations.length]?.cents ?? 0) - (curve[at]?.cents ?? 0) + own;
 }
 
-/** The next branch when an operation does not go as planned. */
-function ifNot(operation: Operation, behindCents: number, findings: readonly Finding[]): string | null {
-  const { ladder, ends, risks } = operation;
-  if (ladder) {
-    const stages = stagesOf(operation, findings, startingOdds);
-    return sayPolicy(ladderPolicy(stages, behindCents, startingHouseRules.labourCentsPerMinute, ladder.stop));
-  }
+/** The next branch when an operation without a ladder does not go as planned. */
+function ifNot({ ends, risks }: Operation): string | null {
   const other = [...(ends ?? [])].sort((a, b) => b.chance - a.chance)[1];
   if (other) return `${Math.round(other.chance * 100)} in 100: ${other.says}${other.then ? `. ${other.then}` : ''}`;
   const [risk] = risks ?? [];

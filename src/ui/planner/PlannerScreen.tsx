@@ -114,7 +114,9 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
               <PartLines plan={plan} wanted={aim.kind === 'parts' ? aim.parts : null} onToggle={pick} />
             </>
           )}
-          {plan && shows === 'operations' && <OperationLines model={model} plan={plan} findings={situation.findings} />}
+          {plan && shows === 'operations' && (
+            <OperationLines model={model} plan={plan} findings={situation.findings} resistances={ground.resistances} />
+          )}
           {plan && (
             <Box textStyle="note" color="inkMuted" mt="12px" display="grid" gap="4px">
               {plan.operations.length > 1 && <p>{sayOrder(plan)}</p>}

@@ -104,9 +104,9 @@ export function sayBatch(count: number, { batch }: TeardownPlan): string {
 
 /** How long to try at a joint that will not yield, what then, and when to stop. */
 export function sayPolicy({ stages, stop, yieldChance }: LadderPolicy): string {
-  const [first, ...rungs] = stages;
+  const [first, ...further] = stages;
   if (!first) return `Not worth trying: ${stop}`;
-  const tries = rungs.map(
+  const tries = further.map(
     ({ says, leaveAt }) => `then ${says.charAt(0).toLowerCase()}${says.slice(1)}, up to ${minutes(leaveAt)}`,
   );
   return `Give it ${minutes(first.leaveAt)}${tries.map((words) => `; ${words}`).join('')}; then stop: ${stop} It yields in ${Math.round(yieldChance * 100)} of 100.`;

@@ -42,3 +42,7 @@ export function sayList(items: readonly string[]): string {
 /** "opens 12 mm, no more". */
 export const sayLimit = ({ mm, degrees }: { readonly mm?: number; readonly degrees?: number }): string =>
   `opens ${mm === undefined ? `${degrees}°` : `${mm} mm`}, no more`;
+
+/** Up to two steps by name, more by number. */
+export const saySteps = (titles: readonly string[]): string =>
+  titles.length <= 2 ? sayList(titles.map((title) => `“${title}”`)) : `${titles.length} steps`;

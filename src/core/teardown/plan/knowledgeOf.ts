@@ -1,5 +1,6 @@
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
+import type { ResistanceCount } from '../policy/learnedOdds';
 import { priceOfPart, worthToday, type Market } from '../worth/partWorth';
 import type { PartKnowledge } from './teardownPlan';
 
@@ -17,12 +18,14 @@ export interface PlanGround {
   readonly unseen: KnownShare;
   /** By interchange class; one that is not listed has no stock. */
   readonly market: Readonly<Record<string, Market>>;
+  /** Where the steps of this model came to an end, for the odds that a joint yields. */
+  readonly resistances: readonly ResistanceCount[];
 }
 
 /**
  * Worth and chance of every part of a model that has a price, for a unit of one configuration.
  *
- * A part that was never sought has the chance of an unseen one, less what the model itself says is at risk on it.
+ * A part that was never sought has the chance of an unseen one; what its way out risks is not in that.
  */
 export function knowledgeOf(
   model: Model,
@@ -34,16 +37,9 @@ export function knowledgeOf(
   return model.parts.flatMap((part) => {
     const price = absent.has(part.id) ? undefined : priceOfPart(part, rules.gradeMix);
     if (price === undefined) return [];
-    const spared = model.operations
-      .flatMap(({ risks = [] }) => risks)
-      .filter((risk) => risk.part === part.id)
-      .reduce((left, { chance }) => left * (1 - chance), 1);
-    const { share, low, high } = shares[part.id] ?? {
-      share: unseen.share * spared,
-      low: unseen.low * spared,
-      high: unseen.high * spared,
-    };
+    const seen = shares[part.id];
+    const { share, low, high } = seen ?? unseen;
     const soundCents = worthToday(price, market[part.interchange] ?? { stock: 0, usedPerMonth: null }, rules);
-    return [{ part: part.id, soundCents, chance: share, lowChance: low, highChance: high }];
+    return [{ part: part.id, soundCents, chance: share, lowChance: low, highChance: high, isSeen: seen !== undefined }];
   });
 }

@@ -7,7 +7,7 @@ import { knowledgeOf, type PlanGround } from './knowledgeOf';
 import { planTeardown } from './planTeardown';
 import type { PlanAim, PlanRequest, TeardownPlan } from './teardownPlan';
 
-const ground: PlanGround = { shares: {}, unseen: { share: 0.75, low: 0.4, high: 0.95 }, market: {} };
+const ground: PlanGround = { shares: {}, unseen: { share: 0.75, low: 0.4, high: 0.95 }, market: {}, resistances: [] };
 const rules = startingHouseRules;
 
 function request(model: Model, aim: PlanAim, more: Partial<PlanRequest> = {}): PlanRequest {
@@ -79,8 +79,8 @@ describe('planTeardown', () => {
       operation('lid', { minutes: quick, frees: ['glass'], after: [after('door')] }),
     ]);
     const parts = [
-      { part: 'glass', soundCents: 4000, chance: 1, lowChance: 1, highChance: 1 },
-      { part: 'foil', soundCents: 100, chance: 1, lowChance: 1, highChance: 1 },
+      { part: 'glass', soundCents: 4000, chance: 1, lowChance: 1, highChance: 1, isSeen: true },
+      { part: 'foil', soundCents: 100, chance: 1, lowChance: 1, highChance: 1, isSeen: true },
     ];
     const plan = planned(model, { kind: 'pays' }, { parts, revision: null, configuration: null });
     expect(plan.operations.flatMap(({ frees }) => frees)[0]).toBe('glass');
@@ -106,6 +106,7 @@ describe('planTeardown', () => {
       chance: 0.9,
       lowChance: 0.8,
       highChance: 1,
+      isSeen: true,
     }));
     const plan = planned(smallModel(operations), { kind: 'pays' }, { parts, revision: null, configuration: null });
     expect(plan.operations).toHaveLength(300);
@@ -120,7 +121,7 @@ describe('planTeardown', () => {
       operation('part', { minutes: nothing, frees: ['p'], after: [after('door')] }),
       operation('idle', { minutes: nothing }),
     ]);
-    const parts = [{ part: 'p', soundCents: 1, chance: 1, lowChance: 1, highChance: 1 }];
+    const parts = [{ part: 'p', soundCents: 1, chance: 1, lowChance: 1, highChance: 1, isSeen: true }];
     const plan = planned(model, { kind: 'pays' }, { parts, revision: null, configuration: null });
     expect(ids(plan)).toEqual(['door', 'part']);
     expect([plan.cost.minutes, Math.round(plan.netCents)]).toEqual([0, 1]);

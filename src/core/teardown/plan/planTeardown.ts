@@ -13,6 +13,7 @@ import { sequenceOf, type OrderGround } from '../order/sequenceOf';
 import { endOf, timeOrder, type SequenceProblem, type TimedStep } from '../order/sequenceProblem';
 import { orderOperations } from '../orderOperations';
 import { breakEvens, payingParts, type ChoiceGround, type Prize } from '../worth/payingParts';
+import { sparedBy } from '../worth/survival';
 import { batchMinutes } from './batchMinutes';
 import { curveAlong } from './curveAlong';
 import type { OrderCost, PlanAim, PlanLine, PlanRequest, TeardownPlan, PartKnowledge } from './teardownPlan';
@@ -44,10 +45,19 @@ export function planTeardown(
     cost: (operation) => expectedMinutes(operation, findings) * rules.labourCentsPerMinute,
     isAllowed: ({ destroys = [] }) => destroys.every((part) => scrap.has(part)),
   };
-  const prizes = prizesOf(model, request);
+  const freeable = freeableParts(choice);
+  const isAtRisk = new Set(choice.operations.flatMap(({ risks = [] }) => risks.map(({ part }) => part)));
+  // Only what something risks needs to know its own way.
+  const ownWays = new Map(
+    request.parts.flatMap(({ part }) => {
+      const way = isAtRisk.has(part) && freeable.has(part) ? chosenFor(choice, [part]) : null;
+      return way?.ok ? [[part, way.value] as const] : [];
+    }),
+  );
+  const parts = request.parts.map((known) => onItsWay(known, ownWays.get(known.part) ?? []));
+  const prizes = prizesOf(model, { ...request, parts });
   if (aim.kind === 'pays' && prizes.every(({ soundCents }) => soundCents <= 0)) return refuse('no-worth');
   const ground: OrderGround = { postures: model.postures, findings };
-  const freeable = freeableParts(choice);
   const reachable = prizes.filter(({ part }) => freeable.has(part));
   const everything = chosenFor(
     choice,
@@ -56,13 +66,10 @@ export function planTeardown(
   if (!everything.ok) return everything;
 
   const evens = new Map(breakEvens(choice, prizes).map((entry) => [entry.part, entry]));
-  const isAtRisk = new Set(choice.operations.flatMap(({ risks = [] }) => risks.map(({ part }) => part)));
-  const ownWay = (part: string): ReadonlySet<string> => {
-    // Only what something risks needs to know what its own way risks.
-    const way = isAtRisk.has(part) && freeable.has(part) ? chosenFor(choice, [part]) : null;
-    return new Set(way?.ok ? way.value.map(({ id }) => id) : []);
-  };
-  const valued = prizes.map(({ part, soundCents, chance }) => ({ part, soundCents, chance, ownWay: ownWay(part) }));
+  const valued = prizes.map(({ part, soundCents, chance }) => {
+    const ownWay = new Set(ownWays.get(part)?.map(({ id }) => id));
+    return { part, soundCents, chance, ownWay };
+  });
 
   const first =
     aim.kind === 'pays' ? accept(payingParts(choice, prizes).operations) : chosenFor(choice, aimed(aim, reachable));
@@ -79,7 +86,7 @@ export function planTeardown(
     { ...ground, last: ordered.operations.at(-1), outParts: new Set(ordered.operations.flatMap(({ frees }) => frees)) },
     rules,
   );
-  const curve = curveAlong([...ordered.operations, ...further.operations], request.parts, valued, ground, rules);
+  const curve = curveAlong([...ordered.operations, ...further.operations], parts, valued, ground, rules);
   const freed = new Set(ordered.operations.flatMap(({ frees }) => frees));
   const author = asWritten(model, request, ordered.operations);
   return accept({
@@ -90,12 +97,20 @@ export function planTeardown(
     isProven: ordered.isProven,
     authorCost: (({ problem, steps }) => costOf(problem, steps))(timedAs(author, ground, rules)),
     handMinutes: timed.steps.reduce((sum, { setUp, work }) => sum + setUp + work, 0),
-    lines: request.parts.map((known) => lineOf(model, known, evens.get(known.part), freed, choice, findings)),
+    lines: parts.map((known) => lineOf(model, known, evens.get(known.part), freed, choice, findings)),
     netCents: curve[ordered.operations.length]?.cents ?? 0,
     curve,
     correction,
     batch: batchMinutes(timed.problem, timed.steps, request.units ?? 1, rules.moveMinutes),
   });
+}
+
+/** A part that was never sought comes out as often as an unseen one does, less what its own way risks. */
+function onItsWay(known: PartKnowledge, ownWay: readonly Operation[]): PartKnowledge {
+  if (known.isSeen) return known;
+  const spared = sparedBy(ownWay, known.part);
+  const { chance, lowChance, highChance } = known;
+  return { ...known, chance: chance * spared, lowChance: lowChance * spared, highChance: highChance * spared };
 }
 
 /** Parts that some operation can free, however dear that is. */

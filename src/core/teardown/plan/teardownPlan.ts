@@ -19,6 +19,8 @@ export interface PartKnowledge {
   readonly chance: number;
   readonly lowChance: number;
   readonly highChance: number;
+  /** From units that were taken apart, so that what its own way risks is in the chance already. */
+  readonly isSeen: boolean;
 }
 
 export interface PlanRequest extends Situation {

@@ -98,6 +98,31 @@ describe('ladderPolicy', () => {
     expect(ladderPolicy([stageOf()], 10, labour).stages).toEqual([]);
   });
 
+  test('handing it over is possible after any stage, and no choice of when and whether brings more', () => {
+    fc.assert(
+      fc.property(
+        stages,
+        fc.integer({ min: 0, max: 900 }),
+        fc.integer({ min: 0, max: 200 }),
+        (given, behind, asking) => {
+          const ladder = given.map(({ low, more, most, ...rest }) =>
+            stageOf({ minutes: { low: low / 4, likely: (low + more) / 4, high: (low + more + most) / 4 }, ...rest }),
+          );
+          const other = stageOf({ yields: 0.7, minutes: { low: 0.5, likely: 1, high: 1.5 }, consumableCents: asking });
+          // Handed over after no stage but the first, after each, or never: fixed chains of the same stages.
+          const chains = [ladder, [...ladder, other], [ladder[0] as Stage, other]];
+          const best = Math.max(...chains.map((chain) => ladderPolicy(chain, behind, labour).cents));
+          const policy = ladderPolicy(ladder, behind, labour, 'Stop.', other);
+          expect(policy.cents).toBeCloseTo(best, 6);
+          if (policy.cents > ladderPolicy(ladder, behind, labour).cents + 1e-6) {
+            expect(policy.stages.at(-2)?.then).toBe('hand-over');
+          }
+        },
+      ),
+      { numRuns: 200, seed: 2026 },
+    );
+  });
+
   test('says what to do now from the time already spent', () => {
     const policy = ladderPolicy([stageOf(), stageOf({ yields: 0.6 })], 2000, labour);
     const leave = policy.stages[0]?.leaveAt as number;

@@ -2,15 +2,17 @@ import type { Minutes, Operation } from '@/core/procedure/operations';
 import type { Finding } from '@/core/procedure/vocabulary';
 import { attendedMinutes } from '../attendedMinutes';
 
-/** Chance that a joint yields at all to the usual way, and to each further rung. The log will teach better ones. */
+/** Chance that a joint yields at all to the usual way, to each further rung, and to a more practised hand. */
 export interface YieldOdds {
   readonly usual: number;
   readonly rung: number;
+  readonly practised: number;
 }
 
-export const startingOdds: YieldOdds = { usual: 0.85, rung: 0.6 };
+/** What is assumed where the log knows nothing yet; see `learnedOdds`. */
+export const startingOdds: YieldOdds = { usual: 0.85, rung: 0.6, practised: 0.7 };
 
-/** One way of getting a joint to yield: the usual one, then the rungs of its ladder. */
+/** One way of getting a joint to yield: the usual one, a rung of its ladder, or another person's hand. */
 export interface Stage {
   readonly says: string;
   /** Time until it yields, if it yields to this at all. */
@@ -21,7 +23,7 @@ export interface Stage {
   readonly consumableCents: number;
 }
 
-export type Move = 'go-on' | 'next-rung' | 'stop';
+export type Move = 'go-on' | 'next-rung' | 'hand-over' | 'stop';
 
 export interface StagePlan extends Stage {
   /** Minutes after which going on is no longer the best, and what is then. */
@@ -43,6 +45,21 @@ export interface LadderPolicy {
 
 /** Steps of the clock of the decision, in minutes. */
 const tick = 0.05;
+
+/**
+ * The joint in a more practised hand: as the gentlest way took, with half of the breakage of the last rung, after the
+ * minutes it takes to say what was tried.
+ */
+export function handOverStage(stages: readonly Stage[], odds: YieldOdds, minutes: number, labourCents: number): Stage {
+  const [usual] = stages as readonly [Stage];
+  return {
+    says: 'Hand it over',
+    minutes: usual.minutes,
+    yields: odds.practised,
+    breakage: (stages.at(-1) as Stage).breakage / 2,
+    consumableCents: minutes * labourCents,
+  };
+}
 
 /** The usual way and the rungs of an operation as stages. */
 export function stagesOf(operation: Operation, findings: readonly Finding[], odds: YieldOdds): readonly Stage[] {
@@ -68,10 +85,12 @@ export function stagesOf(operation: Operation, findings: readonly Finding[], odd
  *
  * In each stage the joint yields with a chance, after a time that is a triangle; the longer it has not, the likelier it
  * never will. Backwards over the stages and over a clock of 3 s, each moment compares going on, the next rung (which may
- * break what is behind, and ends the stage for good) and stopping, which brings nothing more and loses nothing.
+ * break what is behind, and ends the stage for good), handing it over, and stopping, which brings nothing more and loses
+ * nothing.
  *
  * @param behindCents    what yielding is worth: the parts behind it, less the work that still follows
  * @param labourCents    of a minute
+ * @param other          somebody more practised, where there is one (`handOverStage`): possible after any stage, and last
  * @returns stages with the moment to leave each; none when it is not worth beginning
  * Cost: O(minutes of all stages / 0.05)
  */
@@ -80,15 +99,24 @@ export function ladderPolicy(
   behindCents: number,
   labourCents: number,
   stop = 'Stop here.',
+  other: Stage | null = null,
 ): LadderPolicy {
   const nothing: LadderPolicy = { stages: [], cents: 0, minutes: 0, yieldChance: 0, breakChance: 0, stop };
-  return stages.reduceRight<LadderPolicy>((next, stage) => {
-    const { plan, ...inside } = within(stage, next, behindCents, labourCents);
+  const handedOver = other ? ladderPolicy([other], behindCents, labourCents, stop) : nothing;
+  return stages.reduceRight<LadderPolicy>((below, stage) => {
+    const next = below.cents >= handedOver.cents ? below : handedOver;
+    const { plan, ...inside } = within(
+      stage,
+      next,
+      next === handedOver && other ? 'hand-over' : 'next-rung',
+      behindCents,
+      labourCents,
+    );
     const whole = 1 - stage.breakage;
     const cents = whole * inside.cents - stage.consumableCents;
     if (cents <= 0) return nothing;
     return {
-      stages: [plan, ...(plan.then === 'next-rung' ? next.stages : [])],
+      stages: [plan, ...(plan.then === 'stop' ? [] : next.stages)],
       cents,
       minutes: whole * inside.minutes,
       yieldChance: whole * inside.yieldChance,
@@ -99,9 +127,15 @@ export function ladderPolicy(
 }
 
 /** One stage, begun and not broken, with the best that comes after it. */
-function within(stage: Stage, next: LadderPolicy, behindCents: number, labourCents: number) {
+function within(
+  stage: Stage,
+  next: LadderPolicy,
+  to: 'next-rung' | 'hand-over',
+  behindCents: number,
+  labourCents: number,
+) {
   const ticks = Math.max(1, Math.ceil(stage.minutes.high / tick));
-  const then = next.cents > 0 ? ('next-rung' as const) : ('stop' as const);
+  const then = next.cents > 0 ? to : ('stop' as const);
   const leaving = {
     cents: next.cents,
     minutes: next.minutes,

@@ -11,6 +11,12 @@ export interface Valued {
   readonly ownWay: ReadonlySet<string>;
 }
 
+/** Chance that a part is still whole after some operations, by what they risk. */
+export const sparedBy = (operations: readonly Operation[], part: string): number =>
+  operations
+    .flatMap(({ risks = [] }) => risks)
+    .reduce((left, risk) => (risk.part === part ? left * (1 - risk.chance) : left), 1);
+
 /**
  * Chance that each part is freed sound along an order: its own chance, times what every other operation leaves whole while
  * the part is still in. A part that an operation destroys, or that nothing frees, is not gained.

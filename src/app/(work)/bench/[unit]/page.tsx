@@ -9,6 +9,6 @@ export const metadata = { title: 'Bench · Plucky Parcel' };
 export default async function BenchPage({ params }: { readonly params: Promise<{ unit: string }> }) {
   const person = await guardPage();
   const tag = decodeURIComponent((await params).unit);
-  const view = await readBench(database(), tag);
+  const view = await readBench(database(), tag, new Date());
   return view ? <BenchScreen key={view.unit.id} view={view} person={person} /> : <UnknownTag tag={tag} />;
 }

@@ -1,0 +1,27 @@
+import type { Knex } from 'knex';
+import type { ResistanceCount } from '@/core/teardown/policy/learnedOdds';
+
+/**
+ * Where the steps of a model's run sheets came to an end: on the usual way or on a rung, and whether it yielded there. A
+ * step that was left for good (the sheet was planned without it, or closed) did not.
+ */
+export async function resistanceCounts(db: Knex, modelId: string): Promise<readonly ResistanceCount[]> {
+  const [rows] = (await db.raw(
+    `with standing as (
+      select e.* from events e left join events back on back.undoes = e.id
+      where back.id is null and e.model_id = ? and e.type in ('step-done', 'step-resisted')
+    ), steps as (
+      select unit_id, json_value(payload, '$.stepId') as step_id,
+             coalesce(max(json_value(payload, '$.rung')), 0) as rung, max(type = 'step-done') as is_done
+      from standing group by unit_id, step_id
+    )
+    select step_id, rung, is_done, count(*) as n from steps where step_id like 'out:%' group by step_id, rung, is_done`,
+    [modelId],
+  )) as [{ step_id: string; rung: number; is_done: number; n: number }[], unknown];
+  return rows.map(({ step_id: stepId, rung, is_done: isDone, n }) => ({
+    operationId: stepId.slice('out:'.length).split('~')[0] as string,
+    rung: Number(rung),
+    hasYielded: Number(isDone) === 1,
+    count: Number(n),
+  }));
+}

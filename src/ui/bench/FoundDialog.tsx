@@ -1,0 +1,41 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { findings, type Finding } from '@/core/procedure/vocabulary';
+import { Dialog } from '@/ui/base/Dialog';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { KeyLayer } from '@/ui/keys/KeysProvider';
+import { findingNames } from '@/ui/words/names';
+
+/** What came to light inside: one key, and the rest of the sheet is planned with it. */
+export function FoundDialog({
+  known,
+  onClose,
+  onFound,
+}: {
+  readonly known: readonly Finding[];
+  readonly onClose: () => void;
+  readonly onFound: (finding: Finding) => void;
+}) {
+  return (
+    <KeyLayer>
+      <Dialog title="What came to light?" onClose={onClose}>
+        <Box display="grid" gap="8px">
+          {findings.map((finding, index) => (
+            <KeyButton
+              key={finding}
+              keyName={String(index + 1)}
+              label={known.includes(finding) ? `${findingNames[finding]}, known` : findingNames[finding]}
+              look="outline"
+              justifyContent="flex-start"
+              isEnabled={!known.includes(finding)}
+              onPress={() => {
+                onFound(finding);
+                onClose();
+              }}
+            />
+          ))}
+        </Box>
+      </Dialog>
+    </KeyLayer>
+  );
+}

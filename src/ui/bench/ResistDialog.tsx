@@ -1,0 +1,71 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Operation, Rung } from '@/core/procedure/operations';
+import { moveAt, type LadderPolicy, type Move } from '@/core/teardown/policy/ladderPolicy';
+import { Dialog } from '@/ui/base/Dialog';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { KeyLayer } from '@/ui/keys/KeysProvider';
+import { moveWords } from './sheetWords';
+
+interface ResistProps {
+  readonly operation: Operation;
+  /** The rung that is tried now; 0 while the usual way is. */
+  readonly rung: number;
+  readonly minutesSpent: number;
+  /** Null where no money hangs on it, or the joint has no ladder. */
+  readonly policy: LadderPolicy | null;
+  readonly onClose: () => void;
+  readonly onMove: (move: Exclude<Move, 'go-on'>) => void;
+}
+
+/** A joint does not yield: what the minutes spent and what lies behind it speak for comes first, on space. */
+export function ResistDialog({ operation, rung, minutesSpent, policy, onClose, onMove }: ResistProps) {
+  const next = operation.ladder?.rungs[rung];
+  const advised = policy ? moveAt(policy, rung, minutesSpent) : next ? 'next-rung' : 'hand-over';
+  const says: Readonly<Record<Move, string>> = {
+    'go-on': `it has had ${minutesSpent.toFixed(1)} min, worth ${(policy?.stages[rung]?.leaveAt ?? 0).toFixed(1)}`,
+    'next-rung': next ? sayRung(next) : '',
+    'hand-over': 'the sheet keeps its place; somebody practised takes it on',
+    stop: operation.ladder?.stop ?? 'the rest is planned without it',
+  };
+  const moves = (['go-on', 'next-rung', 'hand-over', 'stop'] as const).filter(
+    (move) => (move !== 'next-rung' || next) && (move !== 'go-on' || advised === 'go-on'),
+  );
+  const sorted = [...moves].sort((a, b) => Number(b === advised) - Number(a === advised));
+  return (
+    <KeyLayer>
+      <Dialog title="It does not yield" onClose={onClose}>
+        <Box color="inkMuted" mb="12px">
+          {operation.title}.{' '}
+          {policy && policy.stages.length === 0 ? 'What lies behind it is not worth more tries.' : ''}
+        </Box>
+        <Box display="grid" gap="8px">
+          {sorted.map((move, index) => (
+            <KeyButton
+              key={move}
+              keyName={move === advised ? ' ' : String(index)}
+              label={`${moveWords[move]}: ${says[move]}`}
+              look={move === advised ? 'action' : 'outline'}
+              justifyContent="flex-start"
+              whiteSpace="normal"
+              textAlign="start"
+              h="auto"
+              py="10px"
+              onPress={() => {
+                if (move !== 'go-on') onMove(move);
+                onClose();
+              }}
+            >
+              <span>
+                <strong>{moveWords[move]}</strong>: {says[move]}
+              </span>
+            </KeyButton>
+          ))}
+        </Box>
+      </Dialog>
+    </KeyLayer>
+  );
+}
+
+const sayRung = ({ says, minutes, breakage, mostMinutes, consumable }: Rung): string =>
+  `${says.charAt(0).toLowerCase()}${says.slice(1)}, about ${minutes} min and no more than ${mostMinutes}; breaks something ${Math.round(breakage * 100)} in 100${consumable ? `; takes ${consumable.count} × ${consumable.name}` : ''}`;

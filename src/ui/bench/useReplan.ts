@@ -1,0 +1,38 @@
+'use client';
+import { useState } from 'react';
+import type { PartTrouble, SheetState } from '@/core/bench/entities';
+import { replanSheet, type Deviation } from '@/core/bench/replanSheet';
+import type { RunSheet } from '@/core/teardown/sheet/runSheet';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { sayRefusal } from '@/ui/words/sentences';
+import type { BenchProps } from './benchProps';
+import { sayChange } from './sheetWords';
+
+/** Plans the sheet anew from where it stands, and keeps the sentence of what changed until the next step. */
+export function useReplan({
+  unit,
+  model,
+  shop,
+  state,
+  sheet,
+}: Pick<BenchProps, 'unit' | 'model' | 'shop'> & { readonly state: SheetState; readonly sheet: RunSheet }) {
+  const [said, setSaid] = useState<string | null>(null);
+
+  const replan = (deviation: Deviation, now: SheetState = state): void => {
+    const outcome = replanSheet(model, { ...unit, sheet: now }, sheet, deviation);
+    if (!outcome.ok) return setSaid(sayRefusal(outcome.refusal));
+    const { payload, difference } = outcome.value;
+    // What was found is kept even when it changes no step.
+    const isNews = difference !== null || payload.findings.length > now.findings.length;
+    if (isNews && shop.act('sheet-replanned', unit.id, payload).ok) setSaid(sayChange(difference));
+  };
+
+  /** Trouble with a part. One that this step does not free is no longer wanted, and the rest is planned without it. */
+  const lose = (step: SheetStep, trouble: Omit<PartTrouble, 'stepId'>): void => {
+    const noted = { stepId: step.id, ...trouble };
+    if (!shop.act('part-trouble', unit.id, noted).ok || step.frees.includes(trouble.partRef)) return;
+    replan({ because: 'part-lost' }, { ...state, partTroubles: [...state.partTroubles, noted] });
+  };
+
+  return { said, replan, lose, forget: () => setSaid(null) };
+}
