@@ -15,7 +15,7 @@ const mostPerModel = 64;
 
 /** What is asked of a sheet; the rest of a state counts when it is under way. */
 export type SheetAsked = Pick<SheetState, 'kind' | 'targets'> &
-  Partial<Pick<SheetState, 'findings' | 'keeping' | 'kept' | 'barred' | 'again'>>;
+  Partial<Pick<SheetState, 'findings' | 'keeping' | 'kept' | 'barred' | 'again' | 'stepIds'>>;
 
 /** The run sheet a unit has, or would have, from its model version and what is known of it. */
 export function sheetOf(
@@ -25,9 +25,9 @@ export function sheetOf(
 ): Outcome<RunSheet> {
   const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
   const { revision, configuration } = unit;
-  const { kind, targets, keeping, kept, barred, again } = asked;
+  const { kind, targets, keeping, kept, barred, again, stepIds: habit } = asked;
   const scrap = scrapBy(model, findings);
-  const request = { kind, targets, revision, configuration, findings, scrap, keeping, kept, barred, again };
+  const request = { kind, targets, revision, configuration, findings, scrap, keeping, kept, barred, again, habit };
   const key = JSON.stringify(request);
   const sheets = made.get(model) ?? new Map<string, Outcome<RunSheet>>();
   const known = sheets.get(key);

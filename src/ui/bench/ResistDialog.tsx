@@ -23,7 +23,7 @@ export function ResistDialog({ operation, rung, minutesSpent, policy, onClose, o
   const next = operation.ladder?.rungs[rung];
   const advised = policy ? moveAt(policy, rung, minutesSpent) : next ? 'next-rung' : 'hand-over';
   const says: Readonly<Record<Move, string>> = {
-    'go-on': `it has had ${minutesSpent.toFixed(1)} min, worth ${(policy?.stages[rung]?.leaveAt ?? 0).toFixed(1)}`,
+    'go-on': `${minutesSpent.toFixed(1)} of the ${(policy?.stages[rung]?.leaveAt ?? 0).toFixed(1)} min that it is worth`,
     'next-rung': next ? sayRung(next) : '',
     'hand-over': 'the sheet keeps its place; somebody practised takes it on',
     stop: operation.ladder?.stop ?? 'the rest is planned without it',
@@ -57,7 +57,10 @@ export function ResistDialog({ operation, rung, minutesSpent, policy, onClose, o
               }}
             >
               <span>
-                <strong>{moveWords[move]}</strong>: {says[move]}
+                {moveWords[move]}:{' '}
+                <Box as="span" fontWeight="400">
+                  {says[move]}
+                </Box>
               </span>
             </KeyButton>
           ))}

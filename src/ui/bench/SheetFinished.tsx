@@ -5,6 +5,7 @@ import { Headline } from '@/ui/base/Headline';
 import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import { sayCount } from '@/ui/words/amounts';
 import { partStateNames, placeNames, stageNames } from '@/ui/words/names';
 import { BenchHeader } from './BenchHeader';
 import type { BenchProps } from './benchProps';
@@ -30,13 +31,17 @@ export function SheetFinished(props: BenchProps) {
           lead={
             unit.stage === 'prove'
               ? 'It is together again. Prove it before it is sold.'
-              : 'What is left of it goes to recycling. Its parts wait for their grades.'
+              : freed.length === 0
+                ? 'It goes to recycling as it is; take the last step back if that is a pity.'
+                : 'What is left of it goes to recycling. Its parts wait for their grades.'
           }
         >
           {unit.sheet?.isClosed
             ? unit.stage === 'prove'
               ? 'Rebuilt'
-              : `Taken apart: ${freed.length} parts`
+              : freed.length === 0
+                ? 'Left: nothing came out'
+                : `Taken apart: ${sayCount(freed.length, 'part')}`
             : `${unit.tag} is at “${stageNames[unit.stage]}”`}
         </Headline>
         <Box display="flex" gap="10px" mb="24px">

@@ -25,7 +25,7 @@ export function sayChange(difference: SheetDifference | null): string {
 /** What is still to come, with its arithmetic. */
 export const sayRest = ({ cents, minutes }: RestWorth): string =>
   cents >= 0
-    ? `${money(cents)} after ${oneDecimal(minutes)} min of work`
+    ? `${money(cents)} after labour, in ${oneDecimal(minutes)} min`
     : `${money(-cents)} less than its ${oneDecimal(minutes)} min of work cost`;
 
 /** Where screws go: a cup, the mat of a face, or a step’s pile. */

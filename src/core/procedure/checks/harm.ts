@@ -150,7 +150,34 @@ function keptOut(
     ...zones
       .filter((zone) => operation.tip !== undefined && contains(zone, operation.tip))
       .map((zone) => problem(model, 'keep-out', { path: [...at, 'tip'], ...says(zone) })),
+    ...screwsInZones(model, operation, face, isAfter),
   ];
+}
+
+/** A driver stands where its screw is, and slips: also where only metal is kept out. A cell’s own screws sit in its lugs. */
+function screwsInZones(
+  model: Model,
+  operation: Operation,
+  face: Face,
+  isAfter: (operation: Operation, until: string | undefined) => boolean,
+): ModelProblem[] {
+  const zones = face.keepOut.filter(
+    ({ forbids, depthMm, until }) => forbids !== 'heat' && depthMm === undefined && !isAfter(operation, until),
+  );
+  const cells = new Set(model.parts.flatMap(({ id, category }) => (category === 'battery' ? [id] : [])));
+  return model.joints.flatMap((joint, index) => {
+    if (!isScrew(joint) || joint.face !== face.id || !operation.opens.includes(joint.id)) return [];
+    if (joint.holds.some((part) => cells.has(part))) return [];
+    const zone = zones.find((candidate) => contains(candidate, joint));
+    if (!zone) return [];
+    return [
+      problem(model, 'keep-out', {
+        path: ['joints', index],
+        says: `The driver stands in “${zone.label}”: ${zone.because}`,
+        mend: 'Move the joint to where it is, or free the zone first.',
+      }),
+    ];
+  });
 }
 
 function unprotected(model: Model, operation: Operation, face: Face, kind: ToolKind, at: Path): ModelProblem[] {

@@ -9,9 +9,9 @@ import type { HouseRules, ScrewKeeping } from '@/core/shared/houseRules';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import { attendedMinutes, expectedMinutes } from '../attendedMinutes';
 import { chooseOperations } from '../chooseOperations';
-import { orderOperations } from '../orderOperations';
+import { orderOperations, sheetBudget } from '../orderOperations';
 import { operationsLeft, standingAfter, type KeptStep, type Standing } from './keptSteps';
-import { backStep, gateStep, outStep, ownGate, sealGate, type Leg, type SheetStep } from './sheetStep';
+import { backStep, gateStep, outStep, ownGate, readStepId, sealGate, type Leg, type SheetStep } from './sheetStep';
 
 export interface RunSheet {
   readonly steps: readonly SheetStep[];
@@ -40,6 +40,8 @@ export interface SheetRequest extends Situation {
   /** Targets that have to come out once more, though they were out and are back in. */
   readonly again?: readonly string[];
   readonly keeping?: ScrewKeeping;
+  /** Steps in the order of the sheet before: kept where no other is quicker. */
+  readonly habit?: readonly string[];
 }
 
 /**
@@ -76,6 +78,8 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
       .map((operation) => ({ ...operation, minutes: attendedMinutes(operation, findings) })),
     { postures: model.postures, findings, last, outParts: standing.outParts },
     rules,
+    sheetBudget,
+    request.habit?.filter((id) => id.startsWith('out:')).map((id) => readStepId(id).id),
   );
 
   const walked = walk(model, order, undefined, standing);
