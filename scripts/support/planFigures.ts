@@ -1,5 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { SheetState } from '@/core/bench/entities';
+import { replanSheet } from '@/core/bench/replanSheet';
+import { defaultTargets, sheetOf } from '@/core/bench/sheetOf';
 import { authorOrder } from '@/core/procedure/authorOrder';
 import type { Model } from '@/core/procedure/model';
 import { operationsFor } from '@/core/procedure/situation';
@@ -10,6 +13,7 @@ import { bestOrder, type BestOrder } from '@/core/teardown/order/bestOrder';
 import { sequenceOf } from '@/core/teardown/order/sequenceOf';
 import { endOf, timeOrder } from '@/core/teardown/order/sequenceProblem';
 import { knowledgeOf } from '@/core/teardown/plan/knowledgeOf';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { breakEvens, payingParts } from '@/core/teardown/worth/payingParts';
 import { projectRoot } from './home';
 import { largeModel } from './largeModel';
@@ -97,6 +101,43 @@ const shippedModels = (): readonly Model[] => {
   return readdirSync(folder).map((file) => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Model);
 };
 
+/** A sheet under way whose next step does not yield, or on which a crack is found: until the rest stands anew. */
+function replanRow(model: Model): string {
+  const configuration = model.configurations[0]?.id ?? null;
+  const targets = defaultTargets(model, configuration);
+  const about = { revision: model.revisions[0]?.id ?? null, configuration, marks: [] };
+  const first = sheetOf(model, about, { kind: 'teardown', targets });
+  if (!first.ok) return `| ${model.maker} ${model.name} | – | – | – |`;
+  const out = first.value.steps;
+  const every = Math.ceil(out.length / 20);
+  const times = out.flatMap(({ operationId }, done) => {
+    if (done % every !== 0) return [];
+    const state = stateAfter(out.slice(0, done), out, targets);
+    const unit = { ...about, sheet: state };
+    return [
+      { because: 'found', finding: 'crack' } as const,
+      { because: 'will-not-yield', operationId: operationId ?? '' } as const,
+    ].map((deviation) => cpuMs(() => void replanSheet(model, unit, first.value, deviation)));
+  });
+  return `| ${model.maker} ${model.name} | ${out.length} | ${at(times, 0.5).toFixed(1)} | ${at(times, 0.95).toFixed(1)} |`;
+}
+
+const stateAfter = (done: readonly SheetStep[], all: readonly SheetStep[], targets: readonly string[]): SheetState => ({
+  kind: 'teardown',
+  targets,
+  findings: [],
+  stepIds: all.map(({ id }) => id),
+  doneStepIds: done.map(({ id }) => id),
+  partTroubles: [],
+  screwTroubles: [],
+  resistances: [],
+  keeping: 'tray',
+  kept: [],
+  barred: [],
+  again: [],
+  isClosed: false,
+});
+
 /** What the best order saves of each shipped model, everything out. */
 function savedRow(model: Model): string {
   const own = authorOrder(model, {
@@ -137,5 +178,10 @@ export function planFigures(): readonly string[] {
     '| model | operations | author’s minutes | best minutes | saved | proven | CPU ms |',
     '| --- | ---: | ---: | ---: | ---: | --- | ---: |',
     ...shippedModels().map(savedRow),
+    '',
+    '| sheet under way | steps out | planned anew, median CPU ms | 95th |',
+    '| --- | ---: | ---: | ---: |',
+    ...shippedModels().map(replanRow),
+    ...[80, 300].map((count) => replanRow({ ...largeModel(count), name: `made up, ${count} operations` })),
   ];
 }

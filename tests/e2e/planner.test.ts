@@ -47,6 +47,53 @@ test('what pays, only some parts, and everything: each a plan with its order and
   expect(troubles).toEqual([]);
 });
 
+test('a price on either side of the one it shows changes the plan at that very cent', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/models/oddkin-lantern-5/plan');
+  await says(page, 'As a donor it pays');
+  const rowOf = (name: string) =>
+    page.$$eval(
+      'tbody tr',
+      (rows, wanted) => {
+        const row = rows.find(({ children }) => children[0]?.textContent === wanted);
+        return [...(row?.children ?? [])].map(({ textContent }) => textContent ?? '');
+      },
+      name,
+    );
+  // A part that is freed for its worth, not on the way to another.
+  const name = await page.$$eval('tbody tr', (rows) => {
+    const freed = rows.find(({ textContent }) => textContent?.endsWith('free it') && !textContent.includes('≤'));
+    return freed?.children[0]?.textContent ?? '';
+  });
+  const even = Number((await rowOf(name))[4]);
+  expect(even).toBeGreaterThan(0.01);
+  await press(page, 'p');
+  const price = async (amount: string) => {
+    const field = `input[aria-label="A sound ${name} brings"]`;
+    await page.click(field, { count: 3 });
+    await page.keyboard.type(amount);
+    await page.keyboard.press('Enter');
+  };
+  const verdict = (words: string) =>
+    page.waitForFunction(
+      (wanted, says) =>
+        [...document.querySelectorAll('tbody tr')].some(
+          ({ children, textContent }) => children[0]?.textContent === wanted && textContent?.endsWith(says),
+        ),
+      {},
+      name,
+      words,
+    );
+  await price((even - 0.01).toFixed(2));
+  await verdict('leave it');
+  await says(page, 'Against the plan before:');
+  await price(even.toFixed(2));
+  await verdict('free it');
+  await price('a lot');
+  await page.waitForSelector(`input[aria-label="A sound ${name} brings"][aria-invalid="true"]`);
+  await verdict('free it');
+});
+
 test('the plan of a donor becomes its run sheet, and can be taken back', async () => {
   const page = await bench.signIn('Sunniva T.');
   await go(page, bench.url, '/models/marrowby-slate-quay/plan');

@@ -6,7 +6,7 @@ import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { SheetState, Unit } from './entities';
 import type { Payloads } from './events';
-import { sheetOf } from './sheetOf';
+import { sheetOf, stillReachable } from './sheetOf';
 
 /** What came up at the bench that the sheet did not know. */
 export type Deviation =
@@ -55,11 +55,11 @@ export const rungNow = ({ resistances }: Pick<SheetState, 'resistances'>, stepId
  * are no longer wanted, nor are those that can no longer be reached; everything else stays wanted.
  *
  * @param sheet  as it is now, of a unit whose sheet is under way
- * Cost: one sheet, and one for each target when some cannot be reached
+ * Cost: that of one sheet
  */
 export function replanSheet(
   model: Model,
-  unit: Unit & { readonly sheet: SheetState },
+  unit: Pick<Unit, 'revision' | 'configuration' | 'marks'> & { readonly sheet: SheetState },
   sheet: RunSheet,
   deviation: Deviation,
 ): Outcome<Replan> {
@@ -72,12 +72,8 @@ export function replanSheet(
     state.partTroubles.some(({ partRef, state: how }) => partRef === part && how !== 'suspect');
   const wanted = (deviation.because === 'wanted' ? deviation.targets : state.targets).filter((part) => !isLost(part));
   const asked = { ...state, findings, barred, kept: keptOf(sheet.steps, state) };
-  let targets = wanted;
-  let planned = sheetOf(model, unit, { ...asked, targets });
-  if (!planned.ok) {
-    targets = wanted.filter((part) => sheetOf(model, unit, { ...asked, targets: [part] }).ok);
-    planned = sheetOf(model, unit, { ...asked, targets });
-  }
+  const targets = stillReachable(model, unit, { ...asked, targets: wanted });
+  const planned = sheetOf(model, unit, { ...asked, targets });
   if (!planned.ok) return planned;
   const payload = { because: deviation.because, targets, findings, barred, again: state.again };
   return accept({

@@ -3,7 +3,13 @@ import type { ModelPart } from '@/core/procedure/parts';
 import { getModelPart } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Outcome } from '@/core/shared/outcome';
-import { planRunSheet, type RunSheet, type SheetKind } from '@/core/teardown/sheet/runSheet';
+import {
+  planRunSheet,
+  reachableTargets,
+  type RunSheet,
+  type SheetKind,
+  type SheetRequest,
+} from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { SheetState, Unit } from './entities';
 import type { FreedPart } from './events';
@@ -17,17 +23,11 @@ const mostPerModel = 64;
 export type SheetAsked = Pick<SheetState, 'kind' | 'targets'> &
   Partial<Pick<SheetState, 'findings' | 'keeping' | 'kept' | 'barred' | 'again' | 'stepIds'>>;
 
+type AboutUnit = Pick<Unit, 'revision' | 'configuration' | 'marks'>;
+
 /** The run sheet a unit has, or would have, from its model version and what is known of it. */
-export function sheetOf(
-  model: Model,
-  unit: Pick<Unit, 'revision' | 'configuration' | 'marks'>,
-  asked: SheetAsked,
-): Outcome<RunSheet> {
-  const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
-  const { revision, configuration } = unit;
-  const { kind, targets, keeping, kept, barred, again, stepIds: habit } = asked;
-  const scrap = scrapBy(model, findings);
-  const request = { kind, targets, revision, configuration, findings, scrap, keeping, kept, barred, again, habit };
+export function sheetOf(model: Model, unit: AboutUnit, asked: SheetAsked): Outcome<RunSheet> {
+  const request = requestOf(model, unit, asked);
   const key = JSON.stringify(request);
   const sheets = made.get(model) ?? new Map<string, Outcome<RunSheet>>();
   const known = sheets.get(key);
@@ -36,6 +36,18 @@ export function sheetOf(
   if (sheets.size >= mostPerModel) sheets.clear();
   made.set(model, sheets.set(key, sheet));
   return sheet;
+}
+
+/** Of the targets of a sheet, those that are out or can still be freed. */
+export const stillReachable = (model: Model, unit: AboutUnit, asked: SheetAsked): readonly string[] =>
+  reachableTargets(model, requestOf(model, unit, asked));
+
+function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetRequest {
+  const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
+  const { revision, configuration } = unit;
+  const { kind, targets, keeping, kept, barred, again, stepIds: habit } = asked;
+  const scrap = scrapBy(model, findings);
+  return { kind, targets, revision, configuration, findings, scrap, keeping, kept, barred, again, habit };
 }
 
 /** The step that is to be done now: the first of the sheet that is not done. */

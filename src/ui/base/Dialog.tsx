@@ -18,6 +18,7 @@ const Frame = chakra('dialog', {
     maxH: '86vh',
     overflow: 'auto',
     m: 'auto',
+    outline: 'none',
   },
 });
 
@@ -35,10 +36,12 @@ export function Dialog({
   useEffect(() => {
     const dialog = frame.current;
     dialog?.showModal();
+    // Not the first button: space is the key of the main one, wherever that stands.
+    dialog?.focus();
     return () => dialog?.close();
   }, []);
   return (
-    <Frame ref={frame} aria-label={title} onClose={onClose} onCancel={onClose}>
+    <Frame ref={frame} tabIndex={-1} aria-label={title} onClose={onClose} onCancel={onClose}>
       <Box display="flex" justifyContent="space-between" alignItems="center" mb="12px">
         <Box as="h2" textStyle="figure">
           {title}

@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { useShopStore } from '@/ui/facts/ShopProvider';
-import { readMoney } from './readMoney';
+import { readMoney } from '@/ui/words/readMoney';
 
 /** A parcel is made from what stands on its papers. */
 export function NewParcel({ today, onClose }: { readonly today: string; readonly onClose: () => void }) {

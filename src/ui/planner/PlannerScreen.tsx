@@ -37,17 +37,22 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
   const shop = useShop(seeds);
   const [situation, setSituation] = useState<Situation>(() => situationOf(model, unit));
   const [aim, setAim] = useState<PlanAim>({ kind: 'pays' });
+  const [prices, setPrices] = useState<Readonly<Record<string, number>>>({});
+  const [asksPrices, setAsksPrices] = useState(false);
   const [shows, setShows] = useState<'parts' | 'operations'>('parts');
   const request = useMemo<PlanRequest>(() => {
     const faulty = unit ? slotNeeds(model, unit).flatMap(({ part, isNeeded }) => (isNeeded ? [part.id] : [])) : [];
     return {
       ...situation,
       aim,
-      parts: knowledgeOf(model, situation.configuration, ground, startingHouseRules),
+      parts: knowledgeOf(model, situation.configuration, ground, startingHouseRules).map((known) => ({
+        ...known,
+        soundCents: prices[known.part] ?? known.soundCents,
+      })),
       scrap: [...new Set([...scrapBy(model, situation.findings), ...faulty])],
       units: Math.max(1, donors.length),
     };
-  }, [model, ground, unit, donors.length, situation, aim]);
+  }, [model, ground, unit, donors.length, situation, aim, prices]);
   const { plan, difference, openability, refusal, isComputing, hasCrashed, again } = usePlan(model, request);
   const targets = plan?.lines
     .filter(({ verdict }) => verdict === 'free' || verdict === 'along')
@@ -62,6 +67,8 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
         parts: parts.includes(part) ? parts.filter((other) => other !== part) : [...parts, part],
       };
     });
+  const price = (part: string, soundCents: number | null) =>
+    setPrices(({ [part]: _, ...others }) => (soundCents === null ? others : { ...others, [part]: soundCents }));
   // Data first: the bench asks for the wipe before it starts a sheet.
   const mustWipe = target?.tests.starts === 'sound' && !target.isWiped;
   const makeSheet = () => {
@@ -111,7 +118,12 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
               <Box textStyle="caption" color="inkMuted" textAlign="end" mb="8px">
                 operations done, in the best order; worth after labour, 80 % band
               </Box>
-              <PartLines plan={plan} wanted={aim.kind === 'parts' ? aim.parts : null} onToggle={pick} />
+              <PartLines
+                plan={plan}
+                wanted={aim.kind === 'parts' ? aim.parts : null}
+                onToggle={pick}
+                onPrice={asksPrices ? price : null}
+              />
             </>
           )}
           {plan && shows === 'operations' && (
@@ -125,7 +137,7 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
             </Box>
           )}
         </ScrollBox>
-        <Box display="flex" flexWrap="wrap" gap="8px" pt="12px" borderTopWidth="1px" borderColor="rule">
+        <Box display="flex" flexWrap="wrap" gap="6px" pt="12px" borderTopWidth="1px" borderColor="rule">
           <KeyButton
             keyName=" "
             label={target ? `${mustWipe ? 'First wipe' : 'Run sheet for'} ${target.tag}` : 'No donor of it waits'}
@@ -155,8 +167,18 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
             onPress={() => setAim({ kind: 'everything' })}
           />
           <KeyButton
+            keyName="p"
+            label="Prices"
+            aria-pressed={asksPrices}
+            onPress={() => {
+              setShows('parts');
+              setAsksPrices(!asksPrices);
+              setPrices({});
+            }}
+          />
+          <KeyButton
             keyName="o"
-            label={shows === 'parts' ? 'Order and why' : 'Parts'}
+            label={shows === 'parts' ? 'Order' : 'Parts'}
             onPress={() => setShows(shows === 'parts' ? 'operations' : 'parts')}
           />
         </Box>

@@ -8,6 +8,8 @@ import { screwGroups } from '@/core/screws/screwGroups';
 import type { HouseRules, ScrewKeeping } from '@/core/shared/houseRules';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import { attendedMinutes, expectedMinutes } from '../attendedMinutes';
+import { takeable } from '../choice/closureProblem';
+import { operationClauses } from '../choice/operationClauses';
 import { chooseOperations } from '../chooseOperations';
 import { orderOperations, sheetBudget } from '../orderOperations';
 import { operationsLeft, standingAfter, type KeptStep, type Standing } from './keptSteps';
@@ -56,18 +58,8 @@ export interface SheetRequest extends Situation {
  * @refuses 'targets-unreachable'
  */
 export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRules): Outcome<RunSheet> {
-  const { findings, targets, kept = [], barred = [], again = [] } = request;
-  const scrap = new Set(request.scrap);
-  // A short cut may destroy what is scrap already, and only where nothing goes back.
-  const isAllowed = ({ id, destroys = [] }: Operation) =>
-    !barred.includes(id) &&
-    (destroys.length === 0 || (request.kind === 'teardown' && destroys.every((part) => scrap.has(part))));
-  const standing = standingAfter(model, kept, targets);
-  const done = new Set(standing.outNow.map(({ operation }) => operation.id));
-  const existing = operationsLeft(operationsFor(model, request), done);
-  const wanted = targets.filter(
-    (part) => !standing.outParts.has(part) && (!standing.hadParts.has(part) || again.includes(part)),
-  );
+  const { findings, targets, kept = [] } = request;
+  const { standing, existing, wanted, isAllowed } = restOf(model, request);
   const chosen = chooseOperations(existing, wanted, (operation) => expectedMinutes(operation, findings), isAllowed);
   if (!chosen.ok) return chosen;
   const ids = new Set(chosen.value.ids);
@@ -119,6 +111,31 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
     consumables: sumConsumables(steps),
     screwCount: cups.reduce((sum, { group }) => sum + group.count, 0),
   });
+}
+
+/** What is left to choose from: how the unit stands, the operations that are not done, and the targets still to free. */
+function restOf(model: Model, request: SheetRequest) {
+  const { targets, kept = [], barred = [], again = [] } = request;
+  const scrap = new Set(request.scrap);
+  // A short cut may destroy what is scrap already, and only where nothing goes back.
+  const isAllowed = ({ id, destroys = [] }: Operation) =>
+    !barred.includes(id) &&
+    (destroys.length === 0 || (request.kind === 'teardown' && destroys.every((part) => scrap.has(part))));
+  const standing = standingAfter(model, kept, targets);
+  const done = new Set(standing.outNow.map(({ operation }) => operation.id));
+  const existing = operationsLeft(operationsFor(model, request), done);
+  const wanted = targets.filter(
+    (part) => !standing.outParts.has(part) && (!standing.hadParts.has(part) || again.includes(part)),
+  );
+  return { standing, existing, wanted, isAllowed };
+}
+
+/** Targets that the rest of a sheet can still free, or that are out already. */
+export function reachableTargets(model: Model, request: SheetRequest): readonly string[] {
+  const { existing, wanted, isAllowed } = restOf(model, request);
+  const can = takeable(existing.length, operationClauses(existing), (index) => isAllowed(existing[index] as Operation));
+  const freed = new Set(can.flatMap((index) => existing[index]?.frees ?? []));
+  return request.targets.filter((part) => !wanted.includes(part) || freed.has(part));
 }
 
 const roundOf = ({ rounds }: Standing, leg: Leg, id: string): number => (rounds.get(`${leg}:${id}`) ?? 0) + 1;
