@@ -176,6 +176,16 @@ test('joints are placed on the drawing with arrows, in half millimetres, and the
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await press(page, 'u');
   await says(page, 'pl2, PH00 3 at 64, 10 mm');
+
+  // A guide gives the torque in another unit; a force is asked about, and what was there stays.
+  await fill(page, 'Torque of its screws', '0.5 kgf·cm');
+  const torque = () =>
+    page.$eval('input[aria-label="Torque of its screws"]', (field) => (field as HTMLInputElement).value);
+  expect(await torque()).toBe('4.9 N·cm');
+  await fill(page, 'Torque of its screws', '0.5 kgf');
+  await says(page, 'is a force, not a torque');
+  await page.keyboard.press('Escape');
+  expect(await torque()).toBe('4.9 N·cm');
   await saved(page);
 });
 

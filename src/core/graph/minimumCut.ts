@@ -40,11 +40,7 @@ export class FlowNetwork {
     for (;;) {
       const levels = this.levelsFrom(source);
       if ((levels[sink] as number) < 0) break;
-      const at = Int32Array.from(this.first);
-      for (let pushed = this.push(source, sink, Infinity, levels, at); pushed > 0;) {
-        value += pushed;
-        pushed = this.push(source, sink, Infinity, levels, at);
-      }
+      value += this.push(source, sink, Infinity, levels, Int32Array.from(this.first));
     }
     return { value, isSourceSide: this.sideWithoutSink(sink) };
   }
@@ -66,22 +62,22 @@ export class FlowNetwork {
     return levels;
   }
 
+  /** Pushes as much as goes from a node along the levels, and says how much that was. */
   private push(node: number, sink: number, most: number, levels: Int32Array, at: Int32Array): number {
     if (node === sink) return most;
+    let sum = 0;
     for (; at[node] !== -1; at[node] = this.next[at[node] as number] as number) {
       const edge = at[node] as number;
       const to = this.target[edge] as number;
       const room = this.room[edge] as number;
-      if (room > 0 && levels[to] === (levels[node] as number) + 1) {
-        const pushed = this.push(to, sink, Math.min(most, room), levels, at);
-        if (pushed > 0) {
-          this.room[edge] = room - pushed;
-          this.room[edge ^ 1] = (this.room[edge ^ 1] as number) + pushed;
-          return pushed;
-        }
-      }
+      if (room <= 0 || levels[to] !== (levels[node] as number) + 1) continue;
+      const pushed = this.push(to, sink, Math.min(most - sum, room), levels, at);
+      this.room[edge] = room - pushed;
+      this.room[edge ^ 1] = (this.room[edge ^ 1] as number) + pushed;
+      sum += pushed;
+      if (sum >= most) break;
     }
-    return 0;
+    return sum;
   }
 
   private sideWithoutSink(sink: number): readonly boolean[] {

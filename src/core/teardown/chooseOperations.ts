@@ -2,7 +2,7 @@ import type { Operation } from '@/core/procedure/operations';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { bestClosure } from './choice/bestClosure';
 import { takeable } from './choice/closureProblem';
-import { freeingClause, operationClauses } from './choice/operationClauses';
+import { freeingClauses, operationClauses } from './choice/operationClauses';
 
 /** Costs are weighed to a thousandth. */
 const fine = 1000;
@@ -27,7 +27,7 @@ export function chooseOperations(
   cost: (operation: Operation) => number,
   isAllowed: (operation: Operation) => boolean = () => true,
 ): Outcome<{ readonly ids: readonly string[]; readonly cost: number }> {
-  const clauses = [...operationClauses(operations), ...targets.map((part) => [freeingClause(operations, part)])];
+  const clauses = [...operationClauses(operations), ...freeingClauses(operations, targets).map((any) => [any])];
   const weights = [...operations.map((operation) => -Math.round(cost(operation) * fine) || 0), ...targets.map(() => 0)];
   const forced = targets.map((_, index) => operations.length + index);
 
@@ -39,6 +39,7 @@ export function chooseOperations(
     const stuck = targets.filter((_, index) => !can.has(operations.length + index));
     return refuse('targets-unreachable', { part: (stuck.length > 0 ? stuck : targets).join(', ') });
   }
-  const chosen = operations.filter((_, index) => closure.items.includes(index));
+  const taken = new Set(closure.items);
+  const chosen = operations.filter((_, index) => taken.has(index));
   return accept({ ids: chosen.map(({ id }) => id), cost: chosen.reduce((sum, operation) => sum + cost(operation), 0) });
 }

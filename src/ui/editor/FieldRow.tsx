@@ -23,21 +23,25 @@ export function TextCell({
   label,
   value,
   read,
+  whyNot,
   onTake,
 }: {
   readonly label: string;
   readonly value: string;
   /** False when the text cannot be taken. */
   readonly read?: (text: string) => boolean;
+  /** The sentence why a text cannot be taken; null when it can. */
+  readonly whyNot?: (text: string) => string | null;
   readonly onTake: (text: string) => void;
 }) {
   const [typed, setTyped] = useState<string | null>(null);
-  const isWrong = typed !== null && read !== undefined && !read(typed);
+  const sentence = typed !== null && whyNot ? whyNot(typed) : null;
+  const isWrong = sentence !== null || (typed !== null && read !== undefined && !read(typed));
   const take = () => {
     if (typed !== null && typed !== value && !isWrong) onTake(typed);
     if (!isWrong) setTyped(null);
   };
-  return (
+  const field = (
     <Field
       aria-label={label}
       aria-invalid={isWrong || undefined}
@@ -54,6 +58,15 @@ export function TextCell({
         }
       }}
     />
+  );
+  if (sentence === null) return field;
+  return (
+    <Box>
+      {field}
+      <Box textStyle="caption" color="danger" role="alert" pt="2px">
+        {sentence}
+      </Box>
+    </Box>
   );
 }
 

@@ -1,10 +1,13 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { applyPatch, type Path } from '@/core/procedure/patch';
 import { arcReasons } from '@/core/procedure/vocabulary';
+import { readTorque } from '@/core/screws/torque';
 import { Section } from '@/ui/base/Section';
+import { sayRefusal } from '@/ui/words/sentences';
 import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
 
 /** What a line has no column for: how it is done, what can happen, why it comes after others, and how it goes back. */
@@ -20,6 +23,8 @@ export function LineDetails({
   const operation = model.operations[at] as Operation;
   const { back } = operation;
   const [caution] = operation.cautions;
+  const screws = operation.opens.flatMap((id) => model.joints.find((joint) => joint.id === id) ?? []).filter(isScrew);
+  const torque = screws[0]?.torqueNewtonCm;
   const set = (path: Path, value: unknown) =>
     onChange(applyPatch(model, [{ path: ['operations', at, ...path], value }]));
   const orNone = (text: string) => (text.trim() === '' ? undefined : text.trim());
@@ -72,6 +77,26 @@ export function LineDetails({
             </Box>
           </FieldRow>
         ))}
+        {screws.length > 0 && (
+          <FieldRow label="Torque">
+            <TextCell
+              label="Torque of its screws"
+              value={torque ? `${torque.aim} N·cm` : ''}
+              whyNot={(text) => {
+                const read = readTorque(text);
+                return text.trim() === '' || read.ok ? null : sayRefusal(read.refusal);
+              }}
+              onTake={(text) =>
+                onChange(
+                  applyPatch(
+                    model,
+                    screws.map(({ id }) => torquePatch(model, id, text)),
+                  ),
+                )
+              }
+            />
+          </FieldRow>
+        )}
         {back && (
           <>
             <FieldRow label="Goes back">
@@ -101,6 +126,22 @@ export function LineDetails({
       </Box>
     </Section>
   );
+}
+
+/** Drivers are set to a tenth, and a driver is trusted to about a tenth either way. */
+const torqueSpread = 0.1;
+const tenth = (value: number) => Math.round(value * 10) / 10;
+
+function torquePatch(model: Model, joint: string, text: string) {
+  const read = readTorque(text);
+  const value = read.ok
+    ? {
+        low: tenth(read.value * (1 - torqueSpread)),
+        aim: tenth(read.value),
+        high: tenth(read.value * (1 + torqueSpread)),
+      }
+    : undefined;
+  return { path: ['joints', model.joints.findIndex(({ id }) => id === joint), 'torqueNewtonCm'], value };
 }
 
 /** “2 Cell tape, Seal” → two kinds of consumables; prices stay as they were. */

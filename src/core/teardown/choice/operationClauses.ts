@@ -10,6 +10,14 @@ export function operationClauses(operations: readonly Operation[]): readonly (re
   );
 }
 
-/** A clause that asks for one of the operations that free a part. */
-export const freeingClause = (operations: readonly Operation[], part: string): readonly number[] =>
-  operations.flatMap(({ frees }, index) => (frees.includes(part) ? [index] : []));
+/** For each of some parts, a clause that asks for one of the operations that free it. */
+export function freeingClauses(
+  operations: readonly Operation[],
+  parts: readonly string[],
+): readonly (readonly number[])[] {
+  const freers = new Map<string, number[]>(parts.map((part) => [part, []]));
+  operations.forEach(({ frees }, index) => {
+    for (const part of frees) freers.get(part)?.push(index);
+  });
+  return parts.map((part) => freers.get(part) ?? []);
+}

@@ -1,7 +1,7 @@
 import type { Operation } from '@/core/procedure/operations';
 import { bestClosure, ClosureSolver, type Closure } from '../choice/bestClosure';
 import type { ClosureProblem } from '../choice/closureProblem';
-import { freeingClause, operationClauses } from '../choice/operationClauses';
+import { freeingClauses, operationClauses } from '../choice/operationClauses';
 
 /** A part and what freeing it brings. */
 export interface Prize {
@@ -59,9 +59,13 @@ interface Weighed {
 function weigh({ operations, cost, isAllowed }: ChoiceGround, prizes: readonly Prize[]): Weighed {
   const clauses: (readonly (readonly number[])[])[] = [...operationClauses(operations)];
   const weights = operations.map((operation) => -Math.round(cost(operation) * fine) || 0);
-  const partItems = prizes.map(({ part }) => {
+  const freeing = freeingClauses(
+    operations,
+    prizes.map(({ part }) => part),
+  );
+  const partItems = freeing.map((any) => {
     weights.push(0);
-    return clauses.push([freeingClause(operations, part)]) - 1;
+    return clauses.push([any]) - 1;
   });
   const carriers = prizes.map(({ part, boundTo }, index) => {
     const partner = prizes.findIndex((other) => other.part === boundTo || other.boundTo === part);
@@ -104,13 +108,14 @@ function chosenBy(
 ): PayingParts {
   const taken = new Set(items);
   const chosen = operations.filter((_, index) => taken.has(index));
-  const parts = prizes.filter(({ part }) => chosen.some(({ frees }) => frees.includes(part))).map(({ part }) => part);
+  const freed = new Set(chosen.flatMap(({ frees }) => frees));
+  const parts = prizes.filter(({ part }) => freed.has(part)).map(({ part }) => part);
   const isWhole = ({ part, boundTo }: Prize) => {
     const partner = boundTo ?? prizes.find((other) => other.boundTo === part)?.part;
-    return partner === undefined || !prizes.some((other) => other.part === partner) || parts.includes(partner);
+    return partner === undefined || !prizes.some((other) => other.part === partner) || freed.has(partner);
   };
   const worth = prizes
-    .filter((prize) => parts.includes(prize.part) && isWhole(prize))
+    .filter((prize) => freed.has(prize.part) && isWhole(prize))
     .reduce((sum, { soundCents, chance }) => sum + soundCents * chance, 0);
   const spent = chosen.reduce((sum, operation) => sum + cost(operation), 0);
   return { operations: chosen, parts, netCents: worth - spent, isProven };
