@@ -91,7 +91,7 @@ test('screws go to the tray, to a mat or to piles, as the sheet was started', as
   }
   await says(page, 'tray with cups');
   await press(page, 'k', 'k');
-  await says(page, 'piles by step');
+  await says(page, 'piles by length');
   await press(page, 'space');
   await says(page, 'Piles');
   await settled(page);

@@ -2,7 +2,7 @@ import type { ScrewKeeping } from '@/core/shared/houseRules';
 import { confusionOf } from './confusion';
 import type { ScrewGroup } from './screwGroups';
 
-/** Where a group of screws lies. On a mat and in piles the number is that of the step's mat or pile. */
+/** Where a group of screws lies. With mats and piles the number is that of the mat or pile. */
 export interface Cup {
   readonly cup: number;
   readonly stepId: string;
@@ -22,7 +22,7 @@ export interface ScrewStep {
  * _Tray_: look-alikes that a step takes out together get a cup each: that is what keeps a longer screw out of a shallow
  * hole. When there are more groups than cups, neighbours in the order share one: those that are least easily confused,
  * weighed by what the wrong one would do, exactly. _Mat_: one for each face, and the screw lies where it sat. _Piles_:
- * one for each step that has screws.
+ * one for each kind of screw, whichever step it came from.
  *
  * @param steps   in removal order
  * @param most    cups of the tray, at least one
@@ -47,11 +47,7 @@ export function placeScrews(
           most,
           taken,
         )
-      : runsOf(
-          open.map(({ stepId, face }) => (keeping === 'mat' ? face : stepId)),
-          keeping === 'mat' ? facesLying(entries) : new Map(),
-          taken,
-        );
+      : numbersBy(keeping === 'mat' ? ({ face }) => face : pileOf, entries, taken);
   return entries.map(({ stepId, group, lies }) => ({
     stepId,
     group,
@@ -67,18 +63,26 @@ function cupNumbers(groups: readonly ScrewGroup[], most: number, taken: number):
   return cups.map((cup) => first + cup);
 }
 
-/** A number for each name, those of the same name alike. */
-function runsOf(names: readonly string[], known: Map<string, number>, taken: number): number[] {
-  let next = taken;
-  return names.map((name) => {
-    const number = known.get(name) ?? (next += 1);
-    known.set(name, number);
-    return number;
-  });
+interface Lying extends Pick<ScrewStep, 'face'> {
+  readonly group: ScrewGroup;
+  readonly lies: number | undefined;
 }
 
-const facesLying = (entries: readonly { readonly face: string; readonly lies: number | undefined }[]) =>
-  new Map(entries.flatMap(({ face, lies }) => (lies === undefined ? [] : [[face, lies] as const])));
+const pileOf = ({ group }: Lying): string => `${group.head} ${group.lengthMm} ${group.diameterMm}`;
+
+/** A number for each name, for those that lie nowhere yet; one that has a number keeps it. */
+function numbersBy(nameOf: (entry: Lying) => string, entries: readonly Lying[], taken: number): number[] {
+  const known = new Map(entries.flatMap((entry) => (entry.lies === undefined ? [] : [[nameOf(entry), entry.lies]])));
+  let next = taken;
+  return entries
+    .filter(({ lies }) => lies === undefined)
+    .map((entry) => {
+      const name = nameOf(entry);
+      const number = known.get(name) ?? (next += 1);
+      known.set(name, number);
+      return number;
+    });
+}
 
 /** Cuts the row of groups into so many runs that the pairs inside of them are the least confusing. */
 function sharedCups(groups: readonly ScrewGroup[], most: number): number[] {

@@ -92,7 +92,7 @@ describe('placeScrews', () => {
     expect(numbers(2)).toEqual([2, 1, 2, 2, 2]);
   });
 
-  test('a mat is one for each face, a pile one for each step', () => {
+  test('a mat is one for each face, a pile one for each kind of screw', () => {
     const own = [group(2), group(2.5), group(3)];
     expect(placeScrews(inSteps(own), 'mat', 1).map(({ cup }) => cup)).toEqual([1, 2, 1]);
     const two = [
@@ -100,7 +100,9 @@ describe('placeScrews', () => {
       { stepId: 'b', face: 'back', groups: [] },
       { stepId: 'c', face: 'back', groups: [group(2)] },
     ];
-    expect(placeScrews(two, 'piles', 1).map(({ cup }) => cup)).toEqual([1, 1, 2]);
+    expect(placeScrews(two, 'piles', 1).map(({ cup }) => cup)).toEqual([1, 2, 1]);
+    const first = new Map([['a', [4, 2]]]);
+    expect(placeScrews(two, 'piles', 1, first).map(({ cup }) => cup)).toEqual([4, 2, 4]);
     const lying = new Map([['s0', [1]]]);
     expect(placeScrews(inSteps(own), 'mat', 1, lying).map(({ cup }) => cup)).toEqual([1, 2, 1]);
   });

@@ -1,7 +1,7 @@
 import type { SaleGrade } from './grades';
 
 export const screwKeepings = ['tray', 'mat', 'piles'] as const;
-/** How screws are kept: in the cups of a tray, on a mat at the places where they sat, or a pile for each step. */
+/** How screws are kept: in the cups of a tray, on a mat at the places where they sat, or a pile for each kind. */
 export type ScrewKeeping = (typeof screwKeepings)[number];
 
 /** Prices and limits of the house. One set for now; the House rules screen will make them editable. */

@@ -11,9 +11,9 @@ import { getModelPart } from '@/core/procedure/model';
 import type { Move } from '@/core/teardown/policy/ladderPolicy';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import { KeyButton } from '@/ui/keys/KeyButton';
 import { sayList } from '@/ui/words/amounts';
 import { BenchHeader } from './BenchHeader';
+import { BenchKeys, type Question } from './BenchKeys';
 import type { BenchProps } from './benchProps';
 import { BenchSide } from './BenchSide';
 import { StepClock } from './StepClock';
@@ -36,9 +36,8 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const router = useRouter();
   const step = nextStep(sheet.steps, state) ?? (sheet.steps.at(-1) as SheetStep);
   const clock = useStepClock(step.id);
-  const [asks, setAsks] = useState<'part' | 'resists' | 'found' | 'wanted' | 'screw' | 'stray' | null>(null);
+  const [asks, setAsks] = useState<Question | 'wanted' | 'stray' | null>(null);
   const [faceShift, setFaceShift] = useState(0);
-  const atGate = step.leg === 'gate';
   const { said, replan, lose, forget } = useReplan(props);
   const { rest, policy } = useSheetWorth(props, state, sheet, step);
   const operation = step.leg === 'out' ? model.operations.find(({ id }) => id === step.operationId) : undefined;
@@ -70,7 +69,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   };
   const want = (parts: readonly string[]) =>
     replan({ because: 'wanted', targets: [...state.targets.filter((id) => had.has(id)), ...parts] });
-  const judge = (hasPassed: boolean) => shop.act('gate-judged', unit.id, { stepId: step.id, hasPassed });
+  const judge = (hasPassed: boolean) => void shop.act('gate-judged', unit.id, { stepId: step.id, hasPassed });
   const wanted = sayList(state.targets.map((id) => getModelPart(model, id).name));
   const place = sheet.steps.indexOf(step) + 1;
 
@@ -121,86 +120,19 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
           )}
         </BenchSide>
       </Box>
-      <Box
-        as="nav"
-        aria-label="What can be done"
-        bg="sheet"
-        borderTopWidth="1px"
-        borderColor="rule"
-        display="flex"
-        gap="8px"
-        px="20px"
-        alignItems="center"
-      >
-        {atGate ? (
-          <>
-            <KeyButton
-              keyName=" "
-              label="It passes, go on"
-              look="action"
-              size="wide"
-              flex="2"
-              onPress={() => void judge(true)}
-            />
-            <KeyButton
-              keyName="n"
-              label="It fails"
-              look="danger"
-              size="bench"
-              flex="1"
-              onPress={() => void judge(false)}
-            />
-          </>
-        ) : (
-          <KeyButton
-            keyName=" "
-            label="Done, next"
-            look="action"
-            size="wide"
-            flex="2"
-            onPress={done}
-            data-testid="done"
-          />
-        )}
-        <KeyButton
-          keyName="r"
-          label="It resists"
-          size="bench"
-          flex="1"
-          isEnabled={operation !== undefined}
-          onPress={() => setAsks('resists')}
-        />
-        <KeyButton
-          keyName="b"
-          label="Broke, missing"
-          look="danger"
-          size="bench"
-          flex="1"
-          isEnabled={troubleParts.length > 0}
-          onPress={() => setAsks('part')}
-        />
-        <KeyButton keyName="g" label="Found" size="bench" flex="1" onPress={() => setAsks('found')} />
-        <KeyButton
-          keyName="s"
-          label="Screw"
-          size="bench"
-          flex="1"
-          isEnabled={!atGate}
-          onPress={() => setAsks('screw')}
-        />
-        <KeyButton keyName="f" label="Face" size="bench" flex="1" onPress={() => setFaceShift((shift) => shift + 1)} />
-        <KeyButton keyName="u" label="Take back" size="bench" flex="1" onPress={() => void shop.takeBack(unit.id)} />
-        {state.kind === 'teardown' && (
-          <KeyButton
-            keyName="h"
-            label="Stop here"
-            size="bench"
-            flex="1"
-            onPress={() => void shop.act('sheet-closed', unit.id, { because: 'stopped at the bench' })}
-          />
-        )}
-        <KeyButton keyName="Escape" label="Leave" size="bench" onPress={() => router.push(`/${state.kind}`)} />
-      </Box>
+      <BenchKeys
+        isTeardown={state.kind === 'teardown'}
+        atGate={step.leg === 'gate'}
+        canResist={operation !== undefined}
+        hasParts={troubleParts.length > 0}
+        onDone={done}
+        onJudge={judge}
+        onAsk={setAsks}
+        onOtherFace={() => setFaceShift((shift) => shift + 1)}
+        onTakeBack={() => void shop.takeBack(unit.id)}
+        onStop={() => void shop.act('sheet-closed', unit.id, { because: 'stopped at the bench' })}
+        onLeave={() => router.push(`/${state.kind}`)}
+      />
       {asks === 'part' && (
         <PartTroubleDialog
           parts={troubleParts}

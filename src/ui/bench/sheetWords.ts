@@ -28,14 +28,14 @@ export const sayRest = ({ cents, minutes }: RestWorth): string =>
     ? `${money(cents)} after labour, in ${oneDecimal(minutes)} min`
     : `${money(-cents)} less than its ${oneDecimal(minutes)} min of work cost`;
 
-/** Where screws go: a cup, the mat of a face, or a step’s pile. */
+/** Where screws go: a cup, the mat of a face, or a pile of its kind. */
 export const sayPlace = (keeping: ScrewKeeping, cup: number): string =>
   keeping === 'tray' ? `cup ${cup}` : keeping === 'mat' ? `mat ${cup}, where it sat` : `pile ${cup}`;
 
 export const keepingNames: Readonly<Record<ScrewKeeping, string>> = {
   tray: 'tray with cups',
   mat: 'mat with places',
-  piles: 'piles by step',
+  piles: 'piles by length',
 };
 
 export const moveWords: Readonly<Record<Move, string>> = {

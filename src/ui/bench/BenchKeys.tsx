@@ -1,0 +1,98 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { KeyButton } from '@/ui/keys/KeyButton';
+
+/** What the bench can be told, and then asks more about. */
+export type Question = 'part' | 'resists' | 'found' | 'screw';
+
+interface BenchKeysProps {
+  readonly isTeardown: boolean;
+  readonly atGate: boolean;
+  readonly canResist: boolean;
+  readonly hasParts: boolean;
+  readonly onDone: () => void;
+  readonly onJudge: (hasPassed: boolean) => void;
+  readonly onAsk: (question: Question) => void;
+  readonly onOtherFace: () => void;
+  readonly onTakeBack: () => void;
+  readonly onStop: () => void;
+  readonly onLeave: () => void;
+}
+
+/** Everything that can be done at a step, one key and one big target each; space is the one next thing. */
+export function BenchKeys({ isTeardown, atGate, canResist, hasParts, ...on }: BenchKeysProps) {
+  return (
+    <Box
+      as="nav"
+      aria-label="What can be done"
+      bg="sheet"
+      borderTopWidth="1px"
+      borderColor="rule"
+      display="flex"
+      gap="8px"
+      px="20px"
+      alignItems="center"
+    >
+      {atGate ? (
+        <>
+          <KeyButton
+            keyName=" "
+            label="It passes, go on"
+            look="action"
+            size="wide"
+            flex="2"
+            onPress={() => on.onJudge(true)}
+          />
+          <KeyButton
+            keyName="n"
+            label="It fails"
+            look="danger"
+            size="bench"
+            flex="1"
+            onPress={() => on.onJudge(false)}
+          />
+        </>
+      ) : (
+        <KeyButton
+          keyName=" "
+          label="Done, next"
+          look="action"
+          size="wide"
+          flex="2"
+          onPress={on.onDone}
+          data-testid="done"
+        />
+      )}
+      <KeyButton
+        keyName="r"
+        label="It resists"
+        size="bench"
+        flex="1"
+        isEnabled={canResist}
+        onPress={() => on.onAsk('resists')}
+      />
+      <KeyButton
+        keyName="b"
+        label="Broke, missing"
+        look="danger"
+        size="bench"
+        flex="1"
+        isEnabled={hasParts}
+        onPress={() => on.onAsk('part')}
+      />
+      <KeyButton keyName="g" label="Found" size="bench" flex="1" onPress={() => on.onAsk('found')} />
+      <KeyButton
+        keyName="s"
+        label="Screw"
+        size="bench"
+        flex="1"
+        isEnabled={!atGate}
+        onPress={() => on.onAsk('screw')}
+      />
+      <KeyButton keyName="f" label="Face" size="bench" flex="1" onPress={on.onOtherFace} />
+      <KeyButton keyName="u" label="Take back" size="bench" flex="1" onPress={on.onTakeBack} />
+      {isTeardown && <KeyButton keyName="h" label="Stop here" size="bench" flex="1" onPress={on.onStop} />}
+      <KeyButton keyName="Escape" label="Leave" size="bench" onPress={on.onLeave} />
+    </Box>
+  );
+}
