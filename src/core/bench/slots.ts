@@ -5,7 +5,7 @@ import type { Grade } from '@/core/shared/grades';
 import type { Part, Unit } from './entities';
 
 /** The parts that a failed test points at first. */
-const suspects: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
+export const suspects: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
   starts: ['board'],
   charges: ['battery', 'port'],
   picture: ['display'],

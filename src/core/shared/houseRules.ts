@@ -12,6 +12,8 @@ export interface HouseRules {
   readonly asIsShare: number;
   /** What it costs to have a unit recycled. */
   readonly recycleCents: number;
+  /** What a part that is bought costs, against what one from the shelf is worth. */
+  readonly purchaseFactor: number;
   /** Minutes to take up another tool, and to turn the unit over. */
   readonly toolChangeMinutes: number;
   readonly turnMinutes: number;
@@ -34,6 +36,7 @@ export const startingHouseRules: HouseRules = {
   labourCentsPerMinute: 55,
   asIsShare: 0.3,
   recycleCents: 40,
+  purchaseFactor: 1.6,
   toolChangeMinutes: 0.2,
   turnMinutes: 0.3,
   moveMinutes: 0.15,

@@ -1,4 +1,6 @@
 import { jeffreysInterval } from '@/core/statistics/jeffreysInterval';
+import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
+import { shrunkShare } from '@/core/statistics/shrunkShare';
 import type { OutcomeCount } from '@/core/yields/harvestYield';
 
 /** What share of a part comes out good: the middle of what is known, and an 80 % range. */
@@ -26,3 +28,26 @@ export function knownYields(
   for (const { modelId, partRef, good, sought } of counts) (yields[modelId] ??= {})[partRef] = known(good, sought);
   return yields;
 }
+
+/** So many trials what is known of all units counts for, where one condition is asked about. */
+const generalWeight = 6;
+
+/** Yields of units on which something was found, by model, finding and part, drawn towards those of all units. */
+export function knownYieldsGiven(
+  counts: readonly (OutcomeCount & { readonly finding: Finding })[],
+  general: Readonly<Record<string, Readonly<Record<string, KnownYield>>>>,
+): Readonly<Record<string, Readonly<Partial<Record<Finding, Readonly<Record<string, KnownYield>>>>>>> {
+  const yields: Record<string, Partial<Record<Finding, Record<string, KnownYield>>>> = {};
+  for (const { modelId, partRef, finding, good, sought } of counts) {
+    const prior = general[modelId]?.[partRef]?.share ?? unseenYield.share;
+    const ofModel = (yields[modelId] ??= {});
+    (ofModel[finding] ??= {})[partRef] = shrunkShare(good, sought, prior, generalWeight, level);
+  }
+  return yields;
+}
+
+/** How often quick tests come out sound, from what was noted on units so far. */
+export const knownTests = (
+  counts: readonly { readonly test: DeviceTest; readonly sound: number; readonly noted: number }[],
+): Readonly<Partial<Record<DeviceTest, KnownYield>>> =>
+  Object.fromEntries(counts.map(({ test, sound, noted }) => [test, known(sound, noted)]));

@@ -8,24 +8,29 @@ import { resistanceCounts } from '@/data/yields/resistanceCounts';
 const watchedDays = 60;
 const daysPerMonth = 30;
 
+/** Stock and use of every interchange class: what one more part of it meets. */
+export async function marketNow(db: Knex, now: Date): Promise<PlanGround['market']> {
+  const since = new Date(now.getTime() - watchedDays * 24 * 3600 * 1000);
+  return Object.fromEntries(
+    (await classMarket(db, since)).map(({ interchange, stock, used }) => [
+      interchange,
+      // Half a part more than was seen: nothing is unsalable for want of evidence.
+      { stock, usedPerMonth: ((used + 0.5) / watchedDays) * daysPerMonth },
+    ]),
+  );
+}
+
 /** What the shop knows that plans for a model hang on: yields and resistance from the log, stock, and how fast it is used. */
 export async function planGround(db: Knex, modelId: string, now: Date): Promise<PlanGround> {
-  const since = new Date(now.getTime() - watchedDays * 24 * 3600 * 1000);
   const [outcomes, market, resistances] = await Promise.all([
     outcomeCounts(db),
-    classMarket(db, since),
+    marketNow(db, now),
     resistanceCounts(db, modelId),
   ]);
   return {
     shares: knownYields(outcomes)[modelId] ?? {},
     unseen: unseenYield,
-    market: Object.fromEntries(
-      market.map(({ interchange, stock, used }) => [
-        interchange,
-        // Half a part more than was seen: nothing is unsalable for want of evidence.
-        { stock, usedPerMonth: ((used + 0.5) / watchedDays) * daysPerMonth },
-      ]),
-    ),
+    market,
     resistances,
   };
 }

@@ -1,48 +1,66 @@
 import type { Knex } from 'knex';
+import type { Finding } from '@/core/procedure/vocabulary';
 import type { OutcomeCount } from '@/core/yields/harvestYield';
 
-/**
- * Harvest outcomes per model and part, from the log alone. Sought: every part that a teardown freed or found broken or
- * missing (also one that was then left in), once its fate is known. Good: graded A, B or C by the last standing grade.
- */
-export async function outcomeCounts(db: Knex): Promise<readonly OutcomeCount[]> {
-  const [rows] = (await db.raw(`
-    with standing as (
-      select e.* from events e left join events back on back.undoes = e.id where back.id is null
-    ), donors as (
-      select distinct unit_id from standing
-      where type = 'unit-decided' and json_value(payload, '$.disposition') = 'donor'
-    ), freed as (
-      select e.unit_id, e.model_id, j.part_ref, j.part_id, j.state
-      from standing e join donors d on d.unit_id = e.unit_id
-      join json_table(e.payload, '$.freed[*]' columns (
-        part_id varchar(36) path '$.partId', part_ref varchar(60) path '$.partRef', state varchar(16) path '$.state')) j
-      where e.type = 'step-done'
-    ), lost as (
-      select distinct e.unit_id, e.model_id, json_value(e.payload, '$.partRef') as part_ref
-      from standing e join donors d on d.unit_id = e.unit_id
-      where e.type = 'part-trouble' and json_value(e.payload, '$.state') <> 'suspect'
-    ), sought as (
-      select model_id, part_ref, part_id, state from freed
-      union all
-      select l.model_id, l.part_ref, null, 'broken-by-us' from lost l
-      left join freed f on f.unit_id = l.unit_id and f.part_ref = l.part_ref
-      where f.unit_id is null
-    ), graded as (
-      select part_id, json_value(payload, '$.verdict.grade') as grade,
-             row_number() over (partition by part_id order by position desc) as newness
-      from standing where type = 'part-graded'
-    )
-    select f.model_id as modelId, f.part_ref as partRef,
-           cast(sum(coalesce(g.grade in ('A', 'B', 'C'), 0)) as signed) as good, count(*) as sought
+/** Every part that a teardown of a donor freed, or found broken or missing (also one that was then left in), with its fate. */
+const soughtParts = `
+  with standing as (
+    select e.* from events e left join events back on back.undoes = e.id where back.id is null
+  ), donors as (
+    select distinct unit_id from standing
+    where type = 'unit-decided' and json_value(payload, '$.disposition') = 'donor'
+  ), freed as (
+    select e.unit_id, e.model_id, j.part_ref, j.part_id, j.state
+    from standing e join donors d on d.unit_id = e.unit_id
+    join json_table(e.payload, '$.freed[*]' columns (
+      part_id varchar(36) path '$.partId', part_ref varchar(60) path '$.partRef', state varchar(16) path '$.state')) j
+    where e.type = 'step-done'
+  ), lost as (
+    select distinct e.unit_id, e.model_id, json_value(e.payload, '$.partRef') as part_ref
+    from standing e join donors d on d.unit_id = e.unit_id
+    where e.type = 'part-trouble' and json_value(e.payload, '$.state') <> 'suspect'
+  ), sought as (
+    select unit_id, model_id, part_ref, part_id, state from freed
+    union all
+    select l.unit_id, l.model_id, l.part_ref, null, 'broken-by-us' from lost l
+    left join freed f on f.unit_id = l.unit_id and f.part_ref = l.part_ref
+    where f.unit_id is null
+  ), graded as (
+    select part_id, json_value(payload, '$.verdict.grade') as grade,
+           row_number() over (partition by part_id order by position desc) as newness
+    from standing where type = 'part-graded'
+  ), fates as (
+    select f.unit_id, f.model_id, f.part_ref, coalesce(g.grade in ('A', 'B', 'C'), 0) as is_good
     from sought f
     left join graded g on g.part_id = f.part_id and g.newness = 1
     where f.state in ('broken-by-us', 'broken-before', 'missing') or g.grade is not null
-    group by f.model_id, f.part_ref`)) as [OutcomeCount[]] | [OutcomeCount[], unknown];
+  )`;
+
+/**
+ * Harvest outcomes per model and part, from the log alone. Sought: every part whose fate is known. Good: graded A, B or C by
+ * the last standing grade.
+ */
+export async function outcomeCounts(db: Knex): Promise<readonly OutcomeCount[]> {
+  const [rows] = (await db.raw(`${soughtParts}
+    select model_id as modelId, part_ref as partRef, cast(sum(is_good) as signed) as good, count(*) as sought
+    from fates group by model_id, part_ref`)) as [OutcomeCount[], unknown];
   return rows.map(({ modelId, partRef, good, sought }) => ({
     modelId,
     partRef,
     good: Number(good),
     sought: Number(sought),
   }));
+}
+
+/** The same from units on which something was found at triage. */
+export async function outcomeCountsGiven(db: Knex): Promise<readonly (OutcomeCount & { readonly finding: Finding })[]> {
+  const [rows] = (await db.raw(`${soughtParts}, found as (
+      select distinct u.id as unit_id, m.kind as finding
+      from units u join json_table(u.marks, '$[*]' columns (kind varchar(20) path '$.kind')) m
+    )
+    select f.model_id as modelId, f.part_ref as partRef, o.finding,
+           cast(sum(f.is_good) as signed) as good, count(*) as sought
+    from fates f join found o on o.unit_id = f.unit_id
+    group by f.model_id, f.part_ref, o.finding`)) as [(OutcomeCount & { finding: Finding })[], unknown];
+  return rows.map(({ good, sought, ...row }) => ({ ...row, good: Number(good), sought: Number(sought) }));
 }

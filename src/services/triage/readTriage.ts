@@ -1,14 +1,12 @@
 import type { Knex } from 'knex';
 import type { ParcelLine, Unit } from '@/core/bench/entities';
 import { identityOf, type Model, type ModelIdentity } from '@/core/procedure/model';
-import { knownYields, unseenYield } from '@/core/triage/knownYields';
-import type { Knowledge } from '@/core/triage/valueDispositions';
+import type { ShopKnowledge } from '@/core/triage/knowledge';
 import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { linesOfUnits } from '@/data/parcels/parcelRepository';
-import { shelfStock } from '@/data/parts/partRepository';
+import { triageKnowledge } from '@/data/triage/triageKnowledge';
 import { unitsAt } from '@/data/units/unitRepository';
-import { outcomeCounts } from '@/data/yields/outcomeCounts';
 
 export interface TriageView {
   readonly units: readonly Unit[];
@@ -18,19 +16,15 @@ export interface TriageView {
   readonly identities: readonly ModelIdentity[];
   /** Documents of what is identified already, and of what the lists promise. */
   readonly models: readonly Model[];
-  readonly shelf: Knowledge['shelf'];
-  /** Yields so far, by model. */
-  readonly yields: Readonly<Record<string, Knowledge['yields']>>;
-  readonly unseen: Knowledge['unseen'];
+  readonly knowledge: ShopKnowledge;
 }
 
 /** Units that wait for a decision, and what is known to decide by. */
-export async function readTriage(db: Knex): Promise<TriageView> {
-  const [units, library, shelf, counts] = await Promise.all([
+export async function readTriage(db: Knex, now: Date): Promise<TriageView> {
+  const [units, library, knowledge] = await Promise.all([
     unitsAt(db, ['triage']),
     newestModels(db),
-    shelfStock(db),
-    outcomeCounts(db),
+    triageKnowledge(db, now),
   ]);
   const lines = await linesOfUnits(db, units);
   const promised = new Set(Object.values(lines).map(({ maker, model }) => `${maker} ${model}`));
@@ -39,9 +33,7 @@ export async function readTriage(db: Knex): Promise<TriageView> {
     units,
     identities: library.map(identityOf),
     models: [...new Set([...identified, ...library.filter(({ maker, name }) => promised.has(`${maker} ${name}`))])],
-    shelf,
-    yields: knownYields(counts),
-    unseen: unseenYield,
+    knowledge,
     lines,
   };
 }

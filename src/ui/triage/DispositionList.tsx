@@ -2,7 +2,8 @@
 import { Box } from '@chakra-ui/react';
 import type { Disposition } from '@/core/bench/stages';
 import { money } from '@/core/shared/money';
-import type { Valued } from '@/core/triage/valueDispositions';
+import type { Turn } from '@/core/triage/proposeDisposition';
+import type { Valued } from '@/core/triage/valued';
 import { RangeBar } from '@/ui/base/RangeBar';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { dispositionNames } from '@/ui/words/names';
@@ -19,10 +20,12 @@ const all = Object.keys(keys) as readonly Disposition[];
 /** Every choice with its money and the sentence that decides it, best first. */
 export function DispositionList({
   valued,
+  turn,
   proposed,
   onDecide,
 }: {
   readonly valued: readonly Valued[];
+  readonly turn: Turn | null;
   readonly proposed: Disposition;
   readonly onDecide: (disposition: Disposition) => void;
 }) {
@@ -85,6 +88,7 @@ export function DispositionList({
             )}
             <Box textStyle="note" color="inkMuted">
               {entry?.because ?? 'Its model is not known: keep it apart, or identify it.'}
+              {isFirst && turn && ` ${sayTurn(turn)}`}
             </Box>
           </Box>
         );
@@ -92,3 +96,7 @@ export function DispositionList({
     </Box>
   );
 }
+
+/** Where another choice would win: "Parts win from 84 in 100 sound displays; now 71." */
+const sayTurn = ({ name, share, turnsAt, to }: Turn): string =>
+  `${dispositionNames[to]} wins ${turnsAt > share ? 'from' : 'below'} ${Math.round(turnsAt * 100)} in 100 of the ${name}; now ${Math.round(share * 100)}.`;

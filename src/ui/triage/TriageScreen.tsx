@@ -5,7 +5,8 @@ import type { Unit } from '@/core/bench/entities';
 import type { Disposition } from '@/core/bench/stages';
 import type { Model } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
-import { valueDispositions } from '@/core/triage/valueDispositions';
+import { knowledgeFor } from '@/core/triage/knowledge';
+import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import type { TriageView } from '@/services/triage/readTriage';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
@@ -75,18 +76,11 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   });
   const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
   const line = view.lines[unit.id];
-  const valued = useMemo(
-    () =>
-      model
-        ? valueDispositions(
-            model,
-            unit,
-            { shelf: view.shelf, yields: view.yields[model.id] ?? {}, unseen: view.unseen },
-            startingHouseRules,
-          )
-        : [],
+  const proposal = useMemo(
+    () => model && proposeDisposition(model, unit, knowledgeFor(view.knowledge, model.id), startingHouseRules),
     [model, unit, view],
   );
+  const valued = proposal?.valued ?? [];
   const proposed: Disposition = valued[0]?.disposition ?? 'quarantine';
   const decide = (disposition: Disposition) => {
     const hasSwelling = unit.marks.some(({ kind }) => kind === 'swelling');
@@ -152,7 +146,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             money after parts and labour
           </Box>
         </Box>
-        <DispositionList valued={valued} proposed={proposed} onDecide={decide} />
+        <DispositionList valued={valued} turn={proposal?.turn ?? null} proposed={proposed} onDecide={decide} />
         <Box mt="auto" pt="16px">
           <KeyButton
             keyName=" "

@@ -8,5 +8,5 @@ export const metadata = { title: 'Triage · Plucky Parcel' };
 export default async function TriagePage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
   await guardPage();
   const { unit } = await searchParams;
-  return <TriageScreen view={await readTriage(database())} first={unit} />;
+  return <TriageScreen view={await readTriage(database(), new Date())} first={unit} />;
 }

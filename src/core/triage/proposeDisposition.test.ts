@@ -1,0 +1,165 @@
+import { phone, shippedModels } from '../../../tests/support/models';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import type { Finding } from '@/core/procedure/vocabulary';
+import type { Knowledge } from './knowledge';
+import { knownTests, knownYields, knownYieldsGiven, unseenYield } from './knownYields';
+import { proposeDisposition } from './proposeDisposition';
+
+const tests = { starts: 'sound', picture: 'fault' } as const;
+const unit = { revision: 'a', configuration: 'standard', variant: 'grey-64', marks: [], tests };
+const nothing: Knowledge = {
+  shelf: {},
+  yields: {},
+  yieldsGiven: {},
+  unseen: unseenYield,
+  market: {},
+  lacking: {},
+  tests: {},
+};
+const stocked: Knowledge = { ...nothing, shelf: { 'lantern-5-display': { grade: 'B', count: 1 } } };
+const propose = (given: object = {}, known = nothing) =>
+  proposeDisposition(phone, { ...unit, ...given }, known, startingHouseRules);
+const value = (given: object = {}, known = nothing) => propose(given, known).valued;
+const of = (valued: ReturnType<typeof value>, disposition: string) =>
+  valued.find((entry) => entry.disposition === disposition);
+const mark = (kind: Finding) => ({ kind, face: 'back', field: 5 });
+const allParts = phone.parts.map(({ id }) => id);
+
+describe('proposeDisposition', () => {
+  test('values every choice, best first', () => {
+    const valued = value();
+    expect(valued.map(({ disposition }) => disposition).sort()).toEqual([
+      'as-is',
+      'build',
+      'donor',
+      'quarantine',
+      'recycle',
+    ]);
+    const money = valued
+      .filter(({ isPossible, disposition }) => isPossible && disposition !== 'quarantine')
+      .map(({ cents }) => cents);
+    expect(money).toEqual([...money].sort((a, b) => b - a));
+    for (const { lowCents, cents, highCents } of valued) {
+      expect(lowCents).toBeLessThanOrEqual(highCents);
+      expect(Number.isInteger(cents)).toBe(true);
+    }
+  });
+
+  test('the arithmetic of every choice adds up to its money', () => {
+    for (const model of shippedModels) {
+      const subject = {
+        revision: model.revisions[0]?.id ?? null,
+        configuration: model.configurations[0]?.id ?? null,
+        variant: model.variants[0]?.id ?? null,
+        marks: [],
+        tests: { starts: 'sound' as const },
+      };
+      for (const { cents, figures } of proposeDisposition(model, subject, nothing, startingHouseRules).valued) {
+        if (figures.length === 0) continue;
+        const sum = figures.reduce((total, figure) => total + figure.cents, 0);
+        expect(Math.abs(sum - cents)).toBeLessThanOrEqual(figures.length);
+      }
+    }
+  });
+
+  test('the sentence names the part that is wanted and whether the shelf has it', () => {
+    expect(of(value(), 'build')?.because).toContain('no display on the shelf yet');
+    expect(of(value({}, stocked), 'build')?.because).toContain('Needs display, on the shelf. Sells at B for 178.00');
+  });
+
+  test('what was not tested lowers the certainty of a build, and a test that is sound raises it again', () => {
+    const all = Object.fromEntries(phone.tests.map((test) => [test, 'sound']));
+    const tested = of(value({ tests: { ...all, picture: 'fault' } }, stocked), 'build');
+    const skipped = of(value({}, stocked), 'build');
+    expect(skipped?.because).toContain('if it holds');
+    expect(tested?.because).not.toContain('if it holds');
+    expect(skipped?.cents).toBeLessThan(tested?.cents ?? 0);
+    const width = (entry: typeof tested) => (entry?.highCents ?? 0) - (entry?.lowCents ?? 0);
+    expect(width(skipped)).toBeGreaterThan(width(tested));
+    // What a new part answers needs no test of the old one.
+    const known = { ...stocked, tests: knownTests([{ test: 'sound', sound: 1, noted: 30 }]) };
+    expect(of(value({}, known), 'build')?.cents).toBeLessThan(skipped?.cents ?? 0);
+  });
+
+  test('worse yields make a donor worth less, and widen nothing that is well known', () => {
+    const counts = (good: number, sought: number) =>
+      knownYields(allParts.map((partRef) => ({ modelId: phone.id, partRef, good, sought })))[phone.id] ?? {};
+    const [bad, good] = [
+      of(value({}, { ...nothing, yields: counts(1, 20) }), 'donor'),
+      of(value({}, { ...nothing, yields: counts(19, 20) }), 'donor'),
+    ];
+    expect(bad?.cents).toBeLessThan(good?.cents ?? 0);
+  });
+
+  test('a crack counts by what units with a crack gave, where that is known', () => {
+    const yields = knownYields([{ modelId: phone.id, partRef: 'back-cover', good: 18, sought: 20 }]);
+    const given = knownYieldsGiven(
+      [{ modelId: phone.id, partRef: 'back-cover', good: 0, sought: 12, finding: 'crack' }],
+      yields,
+    );
+    const known = { ...nothing, yields: yields[phone.id] ?? {}, yieldsGiven: given[phone.id] ?? {} };
+    const whole = of(value({}, known), 'donor');
+    const cracked = of(value({ marks: [mark('crack')] }, known), 'donor');
+    const share = (entry: typeof whole) =>
+      Number(
+        /(\d+) in 100/.exec(entry?.figures.find(({ says }) => says.startsWith('back cover'))?.says ?? '')?.[1] ?? 0,
+      );
+    expect(share(whole)).toBeGreaterThan(80);
+    expect(share(cracked)).toBeLessThan(40);
+  });
+
+  test('a part that a build waits for is worth more than the shelf would pay, and the sentence says who waits', () => {
+    const lacking = { 'lantern-5-board': { units: 1, cents: 9000, tag: 'U-0041' } };
+    const wanted = of(value({}, { ...nothing, lacking }), 'donor');
+    expect(wanted?.cents).toBeGreaterThan(of(value(), 'donor')?.cents ?? 0);
+    expect(wanted?.because).toContain('U-0041 waits for the board.');
+  });
+
+  test('the tenth part of a kind is worth less than the first', () => {
+    const market = Object.fromEntries(
+      phone.parts.map(({ interchange }) => [interchange, { stock: 30, usedPerMonth: 2 }]),
+    );
+    expect(of(value({}, { ...nothing, market }), 'donor')?.cents).toBeLessThan(of(value(), 'donor')?.cents ?? 0);
+  });
+
+  test('moving one yield over the share that is shown turns the proposal, and back', () => {
+    let turned = 0;
+    for (const model of shippedModels) {
+      for (const good of [4, 12, 19]) {
+        const counts = model.parts.map(({ id }) => ({ modelId: model.id, partRef: id, good, sought: 20 }));
+        const known = { ...nothing, yields: knownYields(counts)[model.id] ?? {} };
+        const subject = {
+          revision: model.revisions[0]?.id ?? null,
+          configuration: model.configurations[0]?.id ?? null,
+          variant: model.variants[0]?.id ?? null,
+          marks: [],
+          tests: { starts: 'fault' as const },
+        };
+        const { valued, turn } = proposeDisposition(model, subject, known, startingHouseRules);
+        if (!turn) continue;
+        const firstAt = (share: number) => {
+          const yields = { ...known.yields, [turn.part]: { share, low: share, high: share } };
+          return proposeDisposition(model, subject, { ...known, yields }, startingHouseRules).valued[0]?.disposition;
+        };
+        const step = turn.turnsAt > turn.share ? 0.002 : -0.002;
+        expect(firstAt(turn.turnsAt - step)).toBe(valued[0]?.disposition);
+        expect(firstAt(turn.turnsAt + step)).toBe(turn.to);
+        turned += 1;
+      }
+    }
+    expect(turned).toBeGreaterThan(3);
+  });
+
+  test.each<[Finding[], object]>([
+    [['swelling'], tests],
+    [[], { ...tests, 'account-lock': 'fault' }],
+  ])('%j, %j comes before any money', (kinds, given) => {
+    const { valued, turn } = propose({ marks: kinds.map(mark), tests: given });
+    expect(valued[0]?.disposition).toBe('quarantine');
+    expect(turn).toBeNull();
+  });
+
+  test('what does not start cannot be wiped, so it cannot be sold as it is', () => {
+    expect(of(value({ tests: { starts: 'fault' } }), 'as-is')?.isPossible).toBe(false);
+  });
+});

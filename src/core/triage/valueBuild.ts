@@ -1,0 +1,159 @@
+import { sheetOf } from '@/core/bench/sheetOf';
+import { slotNeeds, suspects } from '@/core/bench/slots';
+import { priceOf, saleGradeWith } from '@/core/matching/rankForSlot';
+import type { Model } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
+import type { DeviceTest } from '@/core/procedure/vocabulary';
+import type { SaleGrade } from '@/core/shared/grades';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { money } from '@/core/shared/money';
+import { meanMinutes } from '@/core/teardown/attendedMinutes';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { drawMinutes, drawRange, drawShare } from './drawRange';
+import type { Knowledge, Subject } from './knowledge';
+import type { KnownYield } from './knownYields';
+import type { Valued } from './valued';
+
+/** What is assumed of a test that was never noted on any unit. */
+const unknownTest: KnownYield = { share: 0.85, low: 0.7, high: 0.95 };
+
+/** Tests that nobody has noted on a unit and that no new part answers: each may hide a fault. */
+export function openTests(model: Model, unit: Subject, replaced: readonly string[]): readonly DeviceTest[] {
+  const fresh = new Set(model.parts.filter(({ id }) => replaced.includes(id)).map(({ category }) => category));
+  return model.tests.filter((test) => {
+    const result = unit.tests[test];
+    const isAnswered = suspects[test].length > 0 && suspects[test].every((category) => fresh.has(category));
+    return test !== 'account-lock' && result !== 'sound' && result !== 'fault' && !isAnswered;
+  });
+}
+
+/** What goes into a slot, and what it costs the shop. */
+export interface Filling {
+  readonly part: ModelPart;
+  readonly grade: SaleGrade;
+  readonly cents: number;
+  readonly isBought: boolean;
+}
+
+/** The best part on the shelf, at what it would fetch; one of grade B that is bought when there is none. */
+function fillWith(part: ModelPart, known: Knowledge, rules: HouseRules): Filling {
+  const there = known.shelf[part.interchange];
+  const grade = there?.grade ?? 'B';
+  const worth = part.valueCents?.[grade] ?? 0;
+  return there
+    ? { part, grade, cents: worth, isBought: false }
+    : { part, grade, cents: Math.round(worth * rules.purchaseFactor), isBought: true };
+}
+
+/** What building a unit takes, whatever it falls back on. */
+export interface BuildPlan {
+  readonly needed: readonly ModelPart[];
+  readonly parts: readonly Filling[];
+  readonly sellsAt: SaleGrade;
+  readonly price: number;
+  readonly consumables: number;
+  readonly steps: readonly SheetStep[];
+  readonly minutes: number;
+  /** Of the tests that nobody made yet. */
+  readonly odds: readonly KnownYield[];
+  /** Chance that none of them hides a fault. */
+  readonly holds: number;
+  /** Price less parts and what is renewed. */
+  readonly restCents: number;
+}
+
+/** Null when what the unit needs cannot be reached. */
+export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): BuildPlan | null {
+  const needed = slotNeeds(model, unit).flatMap(({ part, isNeeded }) => (isNeeded ? [part] : []));
+  const targets = needed.map(({ id }) => id);
+  const sheet = sheetOf(model, unit, { kind: 'rebuild', targets });
+  if (!sheet.ok) return null;
+  const parts = needed.map((part) => fillWith(part, known, rules));
+  const sellsAt = saleGradeWith(model, unit, Object.fromEntries(parts.map(({ part, grade }) => [part.id, grade])));
+  const price = priceOf(model, unit.variant, sellsAt);
+  const partCents = parts.reduce((sum, { cents }) => sum + cents, 0);
+  const consumables = sheet.value.consumables.reduce((sum, { count, unitCents }) => sum + count * unitCents, 0);
+  const { steps } = sheet.value;
+  const odds = openTests(model, unit, targets).map((test) => known.tests[test] ?? unknownTest);
+  return {
+    needed,
+    parts,
+    sellsAt,
+    price,
+    consumables,
+    steps,
+    minutes: steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0),
+    odds,
+    holds: odds.reduce((product, { share }) => product * share, 1),
+    restCents: price - partCents - consumables,
+  };
+}
+
+/** Expected cents of a build that falls back on something when it fails. */
+export const buildCents = (
+  { holds, restCents, consumables, minutes }: BuildPlan,
+  fallbackCents: number,
+  { labourCentsPerMinute }: HouseRules,
+): number =>
+  Math.round(
+    holds * restCents + (1 - holds) * (Math.max(0, fallbackCents) - consumables) - minutes * labourCentsPerMinute,
+  );
+
+/**
+ * What a unit leaves when it is built and sold: its price at the grade it would have, less the parts it needs (at what they
+ * would bring otherwise), what is renewed, and the minutes of the very sheet the bench would get. What was not tested may
+ * fail at Prove, and then the work is lost and what is left is a donor.
+ *
+ * @param fallbackCents  what it brings in parts when it fails
+ */
+export function valueBuild(
+  model: Model,
+  unit: Subject,
+  known: Knowledge,
+  rules: HouseRules,
+  fallbackCents: number,
+): Valued {
+  const plan = planBuild(model, unit, known, rules);
+  if (!plan) {
+    const nothing = { disposition: 'build', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
+    return { ...nothing, because: 'What it needs cannot be reached in this model.', isPossible: false };
+  }
+  const { needed, parts, sellsAt, price, consumables, steps, minutes, odds, holds } = plan;
+  const work = minutes * rules.labourCentsPerMinute;
+  const rest = plan.restCents;
+  // The parts come out again when it fails, so they are not lost.
+  const failed = Math.max(0, fallbackCents) - consumables;
+  const lacking = needed.find((part) => !known.shelf[part.interchange]);
+  const range = drawRange((chance) => {
+    const isSold = odds.every((odd) => chance.happens(drawShare(odd, chance)));
+    return (isSold ? rest : failed) - drawMinutes(steps, chance) * rules.labourCentsPerMinute;
+  });
+  const needs = needed.length === 0 ? 'It needs no part' : `Needs ${needed.map(({ name }) => name).join(', ')}`;
+  const from = lacking ? `; no ${lacking.name} on the shelf yet` : needed.length > 0 ? ', on the shelf' : '';
+  const hidden = odds.length === 0 ? '' : `, if it holds: ${Math.round(holds * 100)} in 100`;
+  return {
+    disposition: 'build',
+    cents: buildCents(plan, fallbackCents, rules),
+    lowCents: Math.round(range.low),
+    highCents: Math.round(range.high),
+    because: `${needs}${from}. Sells at ${sellsAt} for ${money(price)}${hidden}.`,
+    isPossible: unit.tests.starts !== 'fault' || needed.length > 0,
+    figures: [
+      { says: `sells at ${sellsAt}`, cents: price },
+      ...parts.map(({ part, grade, cents, isBought }) => ({
+        says: `${part.name} at ${grade}${isBought ? ', bought' : ''}`,
+        cents: -cents,
+      })),
+      ...(consumables > 0 ? [{ says: 'what is renewed', cents: -consumables }] : []),
+      { says: `${minutes.toFixed(1)} min at ${money(rules.labourCentsPerMinute)}`, cents: -Math.round(work) },
+      ...(odds.length > 0
+        ? [
+            {
+              says: `${odds.length} not tested: fails ${Math.round((1 - holds) * 100)} in 100`,
+              cents: Math.round((1 - holds) * (failed - rest)),
+            },
+          ]
+        : []),
+    ],
+  };
+}
