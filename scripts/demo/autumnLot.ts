@@ -117,7 +117,7 @@ async function playDonor(
     { marks: ['opened-before'], faults: [bench.chance.pick<DeviceTest>(['charges', 'sound'])] },
     model.tests,
   );
-  await decide(bench, id, 'donor', 'build');
+  await decide(bench, id, 'donor');
   if (fate === 'teardown-new') return;
   await startTeardown(bench, id);
   if (fate === 'teardown-begun') return workSheet(bench, id, 3);

@@ -6,6 +6,11 @@ import type { Model } from '@/core/procedure/model';
 import { recordEvent } from '@/services/events/recordEvent';
 import type { SimulatedUnit } from '@/core/simulation/simulateTeardown';
 import type { Chance } from '@/core/shared/chance';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import { knowledgeFor } from '@/core/triage/knowledge';
+import { proposeDisposition } from '@/core/triage/proposeDisposition';
+import type { Valued } from '@/core/triage/valued';
+import { triageKnowledge } from '@/data/triage/triageKnowledge';
 import type { Workday } from './workday';
 
 /** Makes facts as a bench would, through the same service, at the demo's own time. */
@@ -54,6 +59,13 @@ export class DemoBench {
 
   unit(id: string): Unit {
     return this.units.get(id) as Unit;
+  }
+
+  /** What triage would propose for a unit now, best first. */
+  async propose(unit: Unit): Promise<readonly Valued[]> {
+    const model = this.modelOf(unit);
+    const knowledge = await triageKnowledge(this.db, this.clock.pass(0));
+    return proposeDisposition(model, unit, knowledgeFor(knowledge, model.id), startingHouseRules).valued;
   }
 
   /** What is true of a unit inside, which nobody at the bench knows. */

@@ -80,14 +80,20 @@ export async function lookOver(
   }
 }
 
-export async function decide(
-  bench: DemoBench,
-  unitId: string,
-  disposition: Disposition,
-  proposed = disposition,
-): Promise<void> {
+/** Decides as the story wants it; what is proposed is computed as at triage. */
+export async function decide(bench: DemoBench, unitId: string, disposition: Disposition): Promise<void> {
   const apartPlace = disposition === 'quarantine' ? 'ownership' : null;
-  await bench.fact('unit-decided', unitId, { disposition, proposed, apartPlace }, 0.5);
+  const valued = await bench.propose(bench.unit(unitId));
+  const proposed = valued[0]?.disposition ?? disposition;
+  const weighed = valued
+    .filter(({ isPossible }) => isPossible)
+    .map(({ disposition: choice, cents, lowCents, highCents }) => ({
+      disposition: choice,
+      cents,
+      lowCents,
+      highCents,
+    }));
+  await bench.fact('unit-decided', unitId, { disposition, proposed, apartPlace, weighed }, 0.5);
 }
 
 /** Wipes when it starts, then opens the run sheet. */

@@ -5,6 +5,7 @@ export const screens = [
   '/',
   '/dock',
   '/triage',
+  '/triage/score',
   '/teardown',
   '/grade',
   '/shelf',

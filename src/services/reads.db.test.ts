@@ -20,6 +20,7 @@ import { readSend } from './send/readSend';
 import { readShelf } from './shelf/readShelf';
 import { readString } from './string/readString';
 import { readThing } from './things/readThing';
+import { readScore } from './triage/readScore';
 import { readTriage } from './triage/readTriage';
 
 /** What each screen reads of the demo workshop. The demo is the same every time, but for its dates. */
@@ -88,6 +89,18 @@ describe('what the screens read', () => {
     const ranges = Object.values(view.knowledge.yields).flatMap((parts) => Object.values(parts));
     expect(ranges.length).toBeGreaterThan(20);
     for (const { low, share, high } of ranges) expect(low <= share && share <= high).toBe(true);
+  });
+
+  test('Triage: the score is counted from every decision, and judges what is over', async () => {
+    const score = await readScore(scratch.db);
+    const decided = Number(
+      ((await scratch.db('units').whereNotNull('disposition').count({ n: '*' }).first()) as { n: number }).n,
+    );
+    expect(score.decided).toBe(decided);
+    expect(score.followed).toBeLessThanOrEqual(decided);
+    expect(score.judged.length).toBeGreaterThan(10);
+    expect(score.held).toBe(score.judged.filter(({ isHeld }) => isHeld).length);
+    for (const { chosen, expected } of score.judged) expect(expected.disposition).toBe(chosen);
   });
 
   test('Bench: the lists put what is under way first, with what is left of it', async () => {

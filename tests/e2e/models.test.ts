@@ -184,6 +184,7 @@ test('joints are placed on the drawing with arrows, in half millimetres, and the
   expect(await torque()).toBe('4.9 N·cm');
   await fill(page, 'Torque of its screws', '0.5 kgf');
   await says(page, 'is a force, not a torque');
+  await page.focus('input[aria-label="Torque of its screws"]');
   await page.keyboard.press('Escape');
   expect(await torque()).toBe('4.9 N·cm');
   await saved(page);

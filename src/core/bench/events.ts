@@ -21,6 +21,14 @@ export interface GradeVerdict {
   readonly rules: number;
 }
 
+/** What a choice was expected to bring when it was weighed, with the ends of its middle 80 %. */
+export interface Weighed {
+  readonly disposition: Disposition;
+  readonly cents: number;
+  readonly lowCents: number;
+  readonly highCents: number;
+}
+
 /** Everything that can happen, with what each fact says. */
 export interface Payloads {
   'parcel-made': {
@@ -50,6 +58,8 @@ export interface Payloads {
     readonly disposition: Disposition;
     readonly proposed: Disposition;
     readonly apartPlace: ApartPlace | null;
+    /** What each choice was expected to bring, so that the proposal can be held to it. */
+    readonly weighed?: readonly Weighed[];
   };
   'sheet-started': { readonly kind: SheetKind; readonly targets: readonly string[]; readonly keeping: ScrewKeeping };
   /** The sheet from here on, planned anew: what is wanted now, all that was found, and what cannot be done. */

@@ -23,6 +23,15 @@ export async function partsAssignedTo(db: Knex, unitIds: readonly string[]): Pro
   return rows.map(toPart);
 }
 
+export async function partsFreedFrom(db: Knex, unitIds: readonly string[]): Promise<readonly Part[]> {
+  const rows = (await db('parts').whereIn('unit_id', unitIds).orderBy('tag')) as PartRow[];
+  return rows.map(toPart);
+}
+
+export async function partsById(db: Knex, ids: readonly string[]): Promise<readonly Part[]> {
+  return ((await db('parts').whereIn('id', ids)) as PartRow[]).map(toPart);
+}
+
 export async function findPart(db: Knex, where: Partial<Pick<PartRow, 'id' | 'tag'>>): Promise<Part | undefined> {
   const row = (await db('parts').where(where).first()) as PartRow | undefined;
   return row && toPart(row);

@@ -15,6 +15,10 @@ export async function findUnit(db: Knex, where: Partial<Pick<UnitRow, 'id' | 'ta
   return row && toUnit(row);
 }
 
+export async function unitsById(db: Knex, ids: readonly string[]): Promise<readonly Unit[]> {
+  return ((await db('units').whereIn('id', ids)) as UnitRow[]).map(toUnit);
+}
+
 export async function unitsOfShipment(db: Knex, shipment: string): Promise<readonly Unit[]> {
   const rows = (await db('units').where({ shipment }).orderBy('tag')) as UnitRow[];
   return rows.map(toUnit);

@@ -1,7 +1,20 @@
 import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsObject, Length, Matches, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { Mark } from '@/core/bench/entities';
-import type { Payloads } from '@/core/bench/events';
+import type { Payloads, Weighed } from '@/core/bench/events';
 import {
   apartPlaces,
   dispositions,
@@ -76,6 +89,20 @@ export class WipeRecordedDto implements Omit<Payloads['wipe-recorded'], never> {
   method!: WipeMethod;
 }
 
+export class WeighedDto implements Weighed {
+  @IsIn(dispositions)
+  disposition!: Disposition;
+
+  @IsInt()
+  cents!: number;
+
+  @IsInt()
+  lowCents!: number;
+
+  @IsInt()
+  highCents!: number;
+}
+
 export class UnitDecidedDto implements Omit<Payloads['unit-decided'], never> {
   @IsIn(dispositions)
   disposition!: Disposition;
@@ -86,4 +113,11 @@ export class UnitDecidedDto implements Omit<Payloads['unit-decided'], never> {
   @ValidateIf((dto: UnitDecidedDto) => dto.apartPlace !== null)
   @IsIn(apartPlaces)
   apartPlace!: ApartPlace | null;
+
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(dispositions.length)
+  @ValidateNested({ each: true })
+  @Type(() => WeighedDto)
+  weighed?: WeighedDto[];
 }

@@ -36,8 +36,8 @@ export function Dialog({
   useEffect(() => {
     const dialog = frame.current;
     dialog?.showModal();
-    // Not the first button: space is the key of the main one, wherever that stands.
-    dialog?.focus();
+    // Not the first button: space is the key of the main one, wherever that stands. A field keeps the focus.
+    if (document.activeElement instanceof HTMLButtonElement) dialog?.focus();
     return () => dialog?.close();
   }, []);
   return (

@@ -59,13 +59,14 @@ export function TextCell({
       }}
     />
   );
-  if (sentence === null) return field;
   return (
     <Box>
       {field}
-      <Box textStyle="caption" color="danger" role="alert" pt="2px">
-        {sentence}
-      </Box>
+      {sentence && (
+        <Box textStyle="caption" color="danger" role="alert" pt="2px">
+          {sentence}
+        </Box>
+      )}
     </Box>
   );
 }

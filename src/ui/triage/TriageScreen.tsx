@@ -1,5 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Unit } from '@/core/bench/entities';
 import type { Disposition } from '@/core/bench/stages';
@@ -70,6 +71,7 @@ interface OneUnitProps {
 
 function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   const [isIdentifying, setIdentifying] = useState(false);
+  const router = useRouter();
   const latest = useRef(shop);
   useEffect(() => {
     latest.current = shop;
@@ -82,11 +84,14 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   );
   const valued = proposal?.valued ?? [];
   const proposed: Disposition = valued[0]?.disposition ?? 'quarantine';
+  const weighed = valued
+    .filter(({ isPossible }) => isPossible)
+    .map(({ disposition, cents, lowCents, highCents }) => ({ disposition, cents, lowCents, highCents }));
   const decide = (disposition: Disposition) => {
     const hasSwelling = unit.marks.some(({ kind }) => kind === 'swelling');
     const apartPlace =
       disposition !== 'quarantine' ? null : hasSwelling ? 'hazard' : model ? 'ownership' : 'unknown-model';
-    shop.act('unit-decided', unit.id, { disposition, proposed, apartPlace });
+    shop.act('unit-decided', unit.id, { disposition, proposed, apartPlace, weighed });
   };
 
   return (
@@ -116,6 +121,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             onPress={() => setIdentifying(true)}
           />
           <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+          <KeyButton keyName="k" label="Score" onPress={() => router.push('/triage/score')} />
         </Box>
         {model ? (
           <>

@@ -1,0 +1,31 @@
+import type { Knex } from 'knex';
+import type { BenchEvent } from '@/core/bench/events';
+import { standingEvents } from '@/data/events/standingEvents';
+
+export interface DecisionRow {
+  readonly unitId: string;
+  readonly payload: BenchEvent<'unit-decided'>['payload'];
+  /** Seconds of work on the unit's run sheets. */
+  readonly seconds: number;
+}
+
+/** What was decided about units, newest first, one standing decision each, with the work that went into each. */
+export async function decisions(db: Knex, limit: number): Promise<readonly DecisionRow[]> {
+  const rows = (await standingEvents(db)
+    .where('e.type', 'unit-decided')
+    .orderBy('e.position', 'desc')
+    .limit(limit)
+    .select({ unitId: 'e.unit_id', payload: 'e.payload' })) as Omit<DecisionRow, 'seconds'>[];
+  const newest = [...new Map([...rows].reverse().map((row) => [row.unitId, row])).values()];
+  const work = (await standingEvents(db)
+    .where('e.type', 'step-done')
+    .whereIn(
+      'e.unit_id',
+      newest.map(({ unitId }) => unitId),
+    )
+    .groupBy('e.unit_id')
+    .select({ unitId: 'e.unit_id' })
+    .sum({ seconds: db.raw(`json_value(e.payload, '$.seconds')`) })) as { unitId: string; seconds: number }[];
+  const secondsOf = new Map(work.map(({ unitId, seconds }) => [unitId, Number(seconds)]));
+  return newest.map((row) => ({ ...row, seconds: secondsOf.get(row.unitId) ?? 0 }));
+}

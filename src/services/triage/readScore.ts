@@ -1,0 +1,43 @@
+import type { Knex } from 'knex';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import { actualMoney } from '@/core/triage/actualMoney';
+import { scoreProposals, type ProposalScore } from '@/core/triage/scoreProposals';
+import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { partsById, partsFreedFrom } from '@/data/parts/partRepository';
+import { decisions } from '@/data/triage/decisions';
+import { unitsById } from '@/data/units/unitRepository';
+
+/** So many of the last decisions are judged. */
+const lookedAt = 1000;
+
+/** How the proposals of triage did, from what became of the units. */
+export async function readScore(db: Knex): Promise<ProposalScore> {
+  const rows = await decisions(db, lookedAt);
+  const ids = rows.map(({ unitId }) => unitId);
+  const [units, freed] = await Promise.all([unitsById(db, ids), partsFreedFrom(db, ids)]);
+  const [models, fitted] = await Promise.all([
+    modelsOfUnits(db, units),
+    partsById(
+      db,
+      units.flatMap((unit) => Object.values(unit.fitted)),
+    ),
+  ]);
+  return scoreProposals(
+    rows.flatMap(({ unitId, payload, seconds }) => {
+      const unit = units.find(({ id }) => id === unitId);
+      const model = models.find(({ id, version }) => id === unit?.modelId && version === unit?.modelVersion);
+      if (!unit) return [];
+      const own = freed.filter((part) => part.unitId === unitId);
+      return [
+        {
+          tag: unit.tag,
+          name: model?.name ?? 'not known',
+          proposed: payload.proposed,
+          chosen: payload.disposition,
+          weighed: payload.weighed ?? [],
+          actualCents: model ? actualMoney({ unit, model, freed: own, fitted, seconds }, startingHouseRules) : null,
+        },
+      ];
+    }),
+  );
+}
