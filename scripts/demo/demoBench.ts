@@ -9,6 +9,7 @@ import type { Chance } from '@/core/shared/chance';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { knowledgeFor } from '@/core/triage/knowledge';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
+import { planHarvest } from '@/core/triage/valueDonor';
 import type { Valued } from '@/core/triage/valued';
 import { triageKnowledge } from '@/data/triage/triageKnowledge';
 import type { Workday } from './workday';
@@ -66,6 +67,13 @@ export class DemoBench {
     const model = this.modelOf(unit);
     const knowledge = await triageKnowledge(this.db, this.clock.pass(0));
     return proposeDisposition(model, unit, knowledgeFor(knowledge, model.id), startingHouseRules).valued;
+  }
+
+  /** Parts that pay on a unit as a donor, by what is known now. */
+  async harvestOf(unit: Unit): Promise<readonly string[]> {
+    const model = this.modelOf(unit);
+    const knowledge = knowledgeFor(await triageKnowledge(this.db, this.clock.pass(0)), model.id);
+    return planHarvest(model, unit, knowledge, startingHouseRules)?.harvest.map(({ part }) => part) ?? [];
   }
 
   /** What is true of a unit inside, which nobody at the bench knows. */

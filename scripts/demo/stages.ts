@@ -3,12 +3,12 @@ import { replanSheet } from '@/core/bench/replanSheet';
 import { defaultTargets, freedByStep, nextStep, sheetOf } from '@/core/bench/sheetOf';
 import { slotNeeds } from '@/core/bench/slots';
 import type { DefectCode, Disposition } from '@/core/bench/stages';
-import { rankForSlot } from '@/core/matching/rankForSlot';
+import { rankForSlot, saleGradeWith } from '@/core/matching/rankForSlot';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
 import { suggestBin } from '@/core/shelf/suggestBin';
-import { saleGrades } from '@/core/shared/grades';
+import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import { drawTriangle, simulateOperation, simulateResistance } from '@/core/simulation/simulateTeardown';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
@@ -36,6 +36,7 @@ const breakCodes: Readonly<Partial<Record<PartCategory, DefectCode>>> = {
 
 /** The demo's known truth where the models say nothing: how joints yield, and what is missing or loose in old units. */
 const trueOdds = { usual: 0.9, rung: 0.65, practised: 0.8 };
+const trueShift = { better: 0.18, worse: 0.22 };
 const missingShare = 0.015;
 const screwTroubleShare = 0.06;
 
@@ -101,10 +102,8 @@ export async function startTeardown(bench: DemoBench, unitId: string): Promise<v
   const unit = bench.unit(unitId);
   const model = bench.modelOf(unit);
   if (unit.tests.starts === 'sound') await bench.fact('wipe-recorded', unitId, { method: 'device-erase' }, 4);
-  const faulty = slotNeeds(model, unit)
-    .filter(({ isNeeded }) => isNeeded)
-    .map(({ part }) => part.id);
-  const targets = defaultTargets(model, unit.configuration).filter((id) => !faulty.includes(id));
+  const paying = await bench.harvestOf(unit);
+  const targets = paying.length > 0 ? paying : defaultTargets(model, unit.configuration);
   await bench.fact('sheet-started', unitId, { kind: 'teardown', targets, keeping: 'tray' }, 1);
 }
 
@@ -247,5 +246,14 @@ export async function prove(bench: DemoBench, unitId: string, most = Infinity): 
 
 export async function release(bench: DemoBench, unitId: string): Promise<void> {
   if (!bench.unit(unitId).isWiped) await bench.fact('wipe-recorded', unitId, { method: 'device-erase' }, 6);
-  await bench.fact('unit-proven', unitId, { cosmetic: bench.chance.pick(saleGrades.slice(0, 3)) }, 2);
+  const { better, worse } = trueShift;
+  const unit = bench.unit(unitId);
+  const held = Object.fromEntries(
+    Object.entries(unit.fitted).map(([slot, id]) => [slot, bench.parts.get(id)?.grade ?? 'B']),
+  );
+  const drawn = bench.chance.next();
+  const shift = drawn < better ? -1 : drawn < better + worse ? 1 : 0;
+  const at = saleGrades.indexOf(saleGradeWith(bench.modelOf(unit), unit, held)) + shift;
+  const cosmetic = saleGrades[Math.min(Math.max(at, 0), saleGrades.length - 1)] as SaleGrade;
+  await bench.fact('unit-proven', unitId, { cosmetic }, 2);
 }

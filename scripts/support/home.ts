@@ -12,6 +12,7 @@ export interface Home {
   readonly logDir: string;
   readonly socketPath: string;
   readonly pidFile: string;
+  readonly tempDir: string;
   readonly runFile: string;
 }
 
@@ -19,13 +20,14 @@ export interface Home {
 const longestSocketPath = 100;
 
 export function openHome(root = process.env.PLUCKY_HOME ?? join(projectRoot, '.plucky', 'main')): Home {
-  for (const folder of ['run', 'log']) mkdirSync(join(root, folder), { recursive: true, mode: 0o700 });
+  for (const folder of ['run', 'log', 'tmp']) mkdirSync(join(root, folder), { recursive: true, mode: 0o700 });
   const near = join(root, 'run', 'db.sock');
   const short = createHash('sha256').update(root).digest('hex').slice(0, 12);
   return {
     root,
     dataDir: join(root, 'db'),
     logDir: join(root, 'log'),
+    tempDir: join(root, 'tmp'),
     socketPath: near.length <= longestSocketPath ? near : join(tmpdir(), `plucky-${short}.sock`),
     pidFile: join(root, 'run', 'db.pid'),
     runFile: join(root, 'run', 'app.json'),

@@ -45,6 +45,8 @@ export async function startDatabase(home: Home, { isDurable = true } = {}): Prom
       `--socket=${home.socketPath}`,
       `--pid-file=${home.pidFile}`,
       `--log-error=${log}`,
+      // Of its own: a server that starts clears the temporary tables of its folder, another one's among them.
+      `--tmpdir=${home.tempDir}`,
       '--bind-address=127.0.0.1',
       `--port=${await freePort(usualPort)}`,
       ...(isDurable

@@ -92,7 +92,7 @@ describe('what the screens read', () => {
   });
 
   test('Triage: the score is counted from every decision, and judges what is over', async () => {
-    const score = await readScore(scratch.db);
+    const score = await readScore(scratch.db, now);
     const decided = Number(
       ((await scratch.db('units').whereNotNull('disposition').count({ n: '*' }).first()) as { n: number }).n,
     );

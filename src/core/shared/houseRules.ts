@@ -27,6 +27,8 @@ export interface HouseRules {
   readonly trayCups: number;
   /** How sound parts tend to be graded; the shares sum to 1. */
   readonly gradeMix: Readonly<Record<SaleGrade, number>>;
+  /** Shares of units that are released a grade better, and a grade worse, than their parts and marks let expect. */
+  readonly saleGradeShift: { readonly better: number; readonly worse: number };
   /** Share of its worth that a part loses in a month on the shelf, and below which it does not fall. */
   readonly monthlyLoss: number;
   readonly surplusShare: number;
@@ -44,6 +46,7 @@ export const startingHouseRules: HouseRules = {
   screwsIn: 'tray',
   trayCups: 24,
   gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },
+  saleGradeShift: { better: 0.15, worse: 0.25 },
   monthlyLoss: 0.04,
   surplusShare: 0.25,
 };

@@ -4,6 +4,7 @@ import { priceOf } from '@/core/matching/rankForSlot';
 import type { Model } from '@/core/procedure/model';
 import type { SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { worthToday, type Market } from '@/core/teardown/worth/partWorth';
 
 /** A unit that was decided about, with what became of it. */
 export interface Ended {
@@ -19,11 +20,12 @@ export interface Ended {
 
 /**
  * What a unit really brought, in cents: its price at the grade it was released with, or its parts at the grades they were
- * given, less what went into it and the minutes the bench took. Parts count at the model's prices, sold or not.
+ * given, less what went into it and the minutes the bench took. Parts count at what one more of them brings today, sold or not.
  *
+ * @param market  by interchange class; one that is not listed has no stock
  * @returns null while it is not known: not released, or parts not graded yet
  */
-export function actualMoney(ended: Ended, rules: HouseRules): number | null {
+export function actualMoney(ended: Ended, market: Readonly<Record<string, Market>>, rules: HouseRules): number | null {
   const { unit, model, seconds } = ended;
   const labour = Math.round((seconds / 60) * rules.labourCentsPerMinute);
   const isReleased = unit.stage === 'send' || unit.stage === 'sent';
@@ -33,7 +35,7 @@ export function actualMoney(ended: Ended, rules: HouseRules): number | null {
       return priceOf(model, unit.variant, unit.saleGrade) - partsIn(ended) - renewed(ended) - labour;
     case 'donor':
       if (unit.stage !== 'spent' || ended.freed.some(({ grade }) => grade === null)) return null;
-      return ended.freed.reduce((sum, part) => sum + worthOf(model, part), 0) - labour;
+      return ended.freed.reduce((sum, part) => sum + worthOf(model, part, market, rules), 0) - labour;
     case 'as-is':
       if (!isReleased || !unit.saleGrade) return null;
       return Math.round(priceOf(model, unit.variant, unit.saleGrade) * rules.asIsShare);
@@ -44,9 +46,14 @@ export function actualMoney(ended: Ended, rules: HouseRules): number | null {
   }
 }
 
-function worthOf(model: Model, { partRef, grade }: Part): number {
-  const values = model.parts.find(({ id }) => id === partRef)?.valueCents;
-  return grade === null || grade === 'X' ? 0 : (values?.[grade] ?? 0);
+function worthOf(
+  model: Model,
+  { partRef, grade, interchange }: Part,
+  market: Readonly<Record<string, Market>>,
+  rules: HouseRules,
+): number {
+  const cents = grade === null || grade === 'X' ? 0 : model.parts.find(({ id }) => id === partRef)?.valueCents?.[grade];
+  return worthToday(cents ?? 0, market[interchange] ?? { stock: 0, usedPerMonth: null }, rules);
 }
 
 /** What was put in is worth what it would have fetched in its slot's own prices. */

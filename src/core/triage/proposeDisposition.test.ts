@@ -70,7 +70,7 @@ describe('proposeDisposition', () => {
   test('what was not tested lowers the certainty of a build, and a test that is sound raises it again', () => {
     const all = Object.fromEntries(phone.tests.map((test) => [test, 'sound']));
     const tested = of(value({ tests: { ...all, picture: 'fault' } }, stocked), 'build');
-    const skipped = of(value({}, stocked), 'build');
+    const skipped = of(value({ tests: { ...all, picture: 'fault', radios: 'not-tested' } }, stocked), 'build');
     expect(skipped?.because).toContain('if it holds');
     expect(tested?.because).not.toContain('if it holds');
     expect(skipped?.cents).toBeLessThan(tested?.cents ?? 0);
@@ -78,7 +78,7 @@ describe('proposeDisposition', () => {
     expect(width(skipped)).toBeGreaterThan(width(tested));
     // What a new part answers needs no test of the old one.
     const known = { ...stocked, tests: knownTests([{ test: 'sound', sound: 1, noted: 30 }]) };
-    expect(of(value({}, known), 'build')?.cents).toBeLessThan(skipped?.cents ?? 0);
+    expect(of(value({}, known), 'build')?.cents).toBeLessThan(of(value({}, stocked), 'build')?.cents ?? 0);
   });
 
   test('worse yields make a donor worth less, and widen nothing that is well known', () => {

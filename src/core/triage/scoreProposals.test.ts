@@ -68,10 +68,10 @@ describe('actualMoney', () => {
       .parts()
       .reduce((sum, { partRef }) => sum + (handset.parts.find(({ id }) => id === partRef)?.valueCents?.B ?? 0), 0);
     expect(worth).toBeGreaterThan(0);
-    expect(actualMoney(ended(), rules)).toBe(worth - 10 * rules.labourCentsPerMinute);
-    expect(actualMoney(ended({}, 'X'), rules)).toBe(-10 * rules.labourCentsPerMinute);
-    expect(actualMoney(ended({}, null), rules)).toBeNull();
-    expect(actualMoney(ended({ stage: 'teardown' }), rules)).toBeNull();
+    expect(actualMoney(ended(), {}, rules)).toBe(worth - 10 * rules.labourCentsPerMinute);
+    expect(actualMoney(ended({}, 'X'), {}, rules)).toBe(-10 * rules.labourCentsPerMinute);
+    expect(actualMoney(ended({}, null), {}, rules)).toBeNull();
+    expect(actualMoney(ended({ stage: 'teardown' }), {}, rules)).toBeNull();
   });
 
   test('a build brought its price less what went into it and the minutes; before its release it is not known', () => {
@@ -88,11 +88,11 @@ describe('actualMoney', () => {
     } as const;
     const ended = { unit, model: phone, freed: [], fitted: [part], seconds: 60 };
     const battery = phone.parts.find(({ id }) => id === 'battery')?.valueCents?.B ?? 0;
-    expect(actualMoney(ended, rules)).toBe(phone.priceCents.B - battery - rules.labourCentsPerMinute);
-    expect(actualMoney({ ...ended, unit: { ...unit, stage: 'prove' } }, rules)).toBeNull();
-    expect(actualMoney({ ...ended, unit: { ...unit, disposition: 'as-is' } }, rules)).toBe(
+    expect(actualMoney(ended, {}, rules)).toBe(phone.priceCents.B - battery - rules.labourCentsPerMinute);
+    expect(actualMoney({ ...ended, unit: { ...unit, stage: 'prove' } }, {}, rules)).toBeNull();
+    expect(actualMoney({ ...ended, unit: { ...unit, disposition: 'as-is' } }, {}, rules)).toBe(
       Math.round(phone.priceCents.B * rules.asIsShare),
     );
-    expect(actualMoney({ ...ended, unit: { ...unit, disposition: 'quarantine' } }, rules)).toBeNull();
+    expect(actualMoney({ ...ended, unit: { ...unit, disposition: 'quarantine' } }, {}, rules)).toBeNull();
   });
 });

@@ -4,7 +4,7 @@ import { priceOf, saleGradeWith } from '@/core/matching/rankForSlot';
 import type { Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
 import type { DeviceTest } from '@/core/procedure/vocabulary';
-import type { SaleGrade } from '@/core/shared/grades';
+import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { money } from '@/core/shared/money';
 import { meanMinutes } from '@/core/teardown/attendedMinutes';
@@ -49,8 +49,11 @@ function fillWith(part: ModelPart, known: Knowledge, rules: HouseRules): Filling
 export interface BuildPlan {
   readonly needed: readonly ModelPart[];
   readonly parts: readonly Filling[];
+  /** The grade it is likely to be released with, and its price then. */
   readonly sellsAt: SaleGrade;
   readonly price: number;
+  /** Prices at the grades it may get, with their shares. */
+  readonly prices: readonly { readonly cents: number; readonly share: number }[];
   readonly consumables: number;
   readonly steps: readonly SheetStep[];
   readonly minutes: number;
@@ -58,7 +61,7 @@ export interface BuildPlan {
   readonly odds: readonly KnownYield[];
   /** Chance that none of them hides a fault. */
   readonly holds: number;
-  /** Price less parts and what is renewed. */
+  /** Expected price less parts and what is renewed. */
   readonly restCents: number;
 }
 
@@ -74,20 +77,38 @@ export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: 
   const partCents = parts.reduce((sum, { cents }) => sum + cents, 0);
   const consumables = sheet.value.consumables.reduce((sum, { count, unitCents }) => sum + count * unitCents, 0);
   const { steps } = sheet.value;
+  const prices = pricesAround(model, unit, sellsAt, rules);
   const odds = openTests(model, unit, targets).map((test) => known.tests[test] ?? unknownTest);
   return {
     needed,
     parts,
     sellsAt,
     price,
+    prices,
     consumables,
     steps,
     minutes: steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0),
     odds,
     holds: odds.reduce((product, { share }) => product * share, 1),
-    restCents: price - partCents - consumables,
+    restCents: Math.round(meanPrice(prices)) - partCents - consumables,
   };
 }
+
+/** Looks are judged at the end: a grade better or worse than expected, by the house's shares. */
+function pricesAround(model: Model, { variant }: Subject, grade: SaleGrade, { saleGradeShift }: HouseRules) {
+  const at = saleGrades.indexOf(grade);
+  const of = (place: number) =>
+    priceOf(model, variant, saleGrades[Math.min(Math.max(place, 0), saleGrades.length - 1)] as SaleGrade);
+  const { better, worse } = saleGradeShift;
+  return [
+    { cents: of(at - 1), share: better },
+    { cents: of(at), share: 1 - better - worse },
+    { cents: of(at + 1), share: worse },
+  ];
+}
+
+const meanPrice = (prices: BuildPlan['prices']): number =>
+  prices.reduce((sum, { cents, share }) => sum + cents * share, 0);
 
 /** Expected cents of a build that falls back on something when it fails. */
 export const buildCents = (
@@ -118,7 +139,7 @@ export function valueBuild(
     const nothing = { disposition: 'build', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
     return { ...nothing, because: 'What it needs cannot be reached in this model.', isPossible: false };
   }
-  const { needed, parts, sellsAt, price, consumables, steps, minutes, odds, holds } = plan;
+  const { needed, parts, sellsAt, price, prices, consumables, steps, minutes, odds, holds } = plan;
   const work = minutes * rules.labourCentsPerMinute;
   const rest = plan.restCents;
   // The parts come out again when it fails, so they are not lost.
@@ -126,7 +147,11 @@ export function valueBuild(
   const lacking = needed.find((part) => !known.shelf[part.interchange]);
   const range = drawRange((chance) => {
     const isSold = odds.every((odd) => chance.happens(drawShare(odd, chance)));
-    return (isSold ? rest : failed) - drawMinutes(steps, chance) * rules.labourCentsPerMinute;
+    const drawn = chance.next();
+    let sum = 0;
+    const sold = prices.find(({ share }) => drawn < (sum += share)) ?? prices[1];
+    const brought = isSold ? rest + (sold?.cents ?? price) - Math.round(meanPrice(prices)) : failed;
+    return brought - drawMinutes(steps, chance) * rules.labourCentsPerMinute;
   });
   const needs = needed.length === 0 ? 'It needs no part' : `Needs ${needed.map(({ name }) => name).join(', ')}`;
   const from = lacking ? `; no ${lacking.name} on the shelf yet` : needed.length > 0 ? ', on the shelf' : '';
@@ -140,6 +165,9 @@ export function valueBuild(
     isPossible: unit.tests.starts !== 'fault' || needed.length > 0,
     figures: [
       { says: `sells at ${sellsAt}`, cents: price },
+      ...(Math.round(meanPrice(prices)) === price
+        ? []
+        : [{ says: 'may be graded better or worse', cents: Math.round(meanPrice(prices)) - price }]),
       ...parts.map(({ part, grade, cents, isBought }) => ({
         says: `${part.name} at ${grade}${isBought ? ', bought' : ''}`,
         cents: -cents,

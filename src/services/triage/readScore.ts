@@ -4,6 +4,7 @@ import { actualMoney } from '@/core/triage/actualMoney';
 import { scoreProposals, type ProposalScore } from '@/core/triage/scoreProposals';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { partsById, partsFreedFrom } from '@/data/parts/partRepository';
+import { marketNow } from '@/data/plans/planGround';
 import { decisions } from '@/data/triage/decisions';
 import { unitsById } from '@/data/units/unitRepository';
 
@@ -11,12 +12,13 @@ import { unitsById } from '@/data/units/unitRepository';
 const lookedAt = 1000;
 
 /** How the proposals of triage did, from what became of the units. */
-export async function readScore(db: Knex): Promise<ProposalScore> {
+export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
   const rows = await decisions(db, lookedAt);
   const ids = rows.map(({ unitId }) => unitId);
   const [units, freed] = await Promise.all([unitsById(db, ids), partsFreedFrom(db, ids)]);
-  const [models, fitted] = await Promise.all([
+  const [models, market, fitted] = await Promise.all([
     modelsOfUnits(db, units),
+    marketNow(db, now),
     partsById(
       db,
       units.flatMap((unit) => Object.values(unit.fitted)),
@@ -35,7 +37,9 @@ export async function readScore(db: Knex): Promise<ProposalScore> {
           proposed: payload.proposed,
           chosen: payload.disposition,
           weighed: payload.weighed ?? [],
-          actualCents: model ? actualMoney({ unit, model, freed: own, fitted, seconds }, startingHouseRules) : null,
+          actualCents: model
+            ? actualMoney({ unit, model, freed: own, fitted, seconds }, market, startingHouseRules)
+            : null,
         },
       ];
     }),

@@ -7,5 +7,5 @@ export const metadata = { title: 'Score of the proposals · Plucky Parcel' };
 
 export default async function ScorePage() {
   await guardPage();
-  return <ScoreScreen score={await readScore(database())} />;
+  return <ScoreScreen score={await readScore(database(), new Date())} />;
 }
