@@ -1,3 +1,4 @@
+import type { CostRule } from '@/core/shared/costRule';
 import type { Mark, Part, SheetState, Unit } from '@/core/bench/entities';
 import type { EventType, Touched } from '@/core/bench/events';
 import type { ModelCard } from '@/core/library/modelCard';
@@ -14,6 +15,8 @@ export interface ParcelRow {
   transport_cents: number;
   received_on: string;
   line_count: number;
+  cost_rule: CostRule;
+  is_counted: number;
   version: number;
   last_event_id: string;
 }
@@ -181,6 +184,8 @@ export const columns = {
     'transport_cents',
     'received_on',
     'line_count',
+    'cost_rule',
+    'is_counted',
     'version',
     'last_event_id',
   ] satisfies (keyof ParcelRow)[],

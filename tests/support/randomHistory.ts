@@ -7,6 +7,7 @@ import { subjectKinds, type BenchEvent, type EventType, type Payloads } from '@/
 import type { MemoryWorld } from '@/core/bench/memoryWorld';
 import { findings, testResults } from '@/core/procedure/vocabulary';
 import type { Model } from '@/core/procedure/model';
+import { costRules } from '@/core/shared/costRule';
 import { saleGrades } from '@/core/shared/grades';
 import { screwKeepings } from '@/core/shared/houseRules';
 import type { Chance } from '@/core/shared/chance';
@@ -71,6 +72,10 @@ export class RandomHistory {
 
   private intake(): Draft {
     const parcel = this.chance.pick([...this.world.tables.parcel.values()]);
+    if (this.chance.happens(0.1))
+      return { type: 'cost-spread', subjectId: parcel.id, payload: { rule: this.chance.pick(costRules) } };
+    if (this.chance.happens(0.1))
+      return { type: 'parcel-counted', subjectId: parcel.id, payload: { isCounted: this.chance.happens(0.5) } };
     if (parcel.lineCount < 20 && this.chance.happens(0.3)) {
       const lines = [1, 2, 3].map((at) => ({
         lineNo: parcel.lineCount + at,

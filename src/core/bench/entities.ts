@@ -1,3 +1,4 @@
+import type { CostRule } from '@/core/shared/costRule';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { DeviceTest, Finding, PartCategory, TestResult } from '@/core/procedure/vocabulary';
 import type { Readings } from '@/core/grading/rules';
@@ -21,6 +22,10 @@ export interface Parcel extends Versioned {
   /** ISO date. */
   readonly receivedOn: string;
   readonly lineCount: number;
+  /** How what was paid is spread over the units. */
+  readonly costRule: CostRule;
+  /** The box is empty: what has no tag now did not come. */
+  readonly isCounted: boolean;
 }
 
 /** A line of the supplier's expected list. */

@@ -1,5 +1,6 @@
 import type { Readings } from '@/core/grading/rules';
 import type { DeviceTest, Finding, TestResult } from '@/core/procedure/vocabulary';
+import type { CostRule } from '@/core/shared/costRule';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
@@ -42,6 +43,8 @@ export interface Payloads {
     readonly fileName: string;
     readonly lines: readonly Pick<ParcelLine, 'lineNo' | 'maker' | 'model' | 'serial' | 'note'>[];
   };
+  'cost-spread': { readonly rule: CostRule };
+  'parcel-counted': { readonly isCounted: boolean };
   'unit-tagged': { readonly parcelId: string; readonly lineNo: number | null; readonly tag?: string };
   'unit-identified': {
     readonly modelId: string;
@@ -96,6 +99,8 @@ export type EventType = keyof Payloads;
 export const subjectKinds = {
   'parcel-made': 'parcel',
   'lines-expected': 'parcel',
+  'cost-spread': 'parcel',
+  'parcel-counted': 'parcel',
   'unit-tagged': 'unit',
   'unit-identified': 'unit',
   'mark-placed': 'unit',

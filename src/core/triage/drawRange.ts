@@ -19,10 +19,10 @@ export function drawRange(draw: (chance: Chance) => number): { readonly low: num
 }
 
 /** A share as it could be, from what is known of it: two halves of a normal that meet in the middle. */
-export function drawShare({ share, low, high }: KnownYield, chance: Chance): number {
+export function drawShare({ share, low, high }: KnownYield, chance: Chance, least = 0, most = 1): number {
   const normal = Math.sqrt(-2 * Math.log(1 - chance.next())) * Math.cos(2 * Math.PI * chance.next());
   const spread = (normal > 0 ? high - share : share - low) / tenthsOfNormal;
-  return Math.min(1, Math.max(0, share + normal * spread));
+  return Math.min(most, Math.max(least, share + normal * spread));
 }
 
 /** Hand minutes of some steps, each from its own triangle. */

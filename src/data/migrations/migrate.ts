@@ -50,6 +50,7 @@ const migrations: readonly Migration[] = [
   { name: '017_model_drafts', up: (db) => tables.modelDrafts(db.schema) },
   { name: '018_openings', up: (db) => tables.openings(db.schema) },
   { name: '019_opening_entries', up: (db) => tables.openingEntries(db.schema) },
+  { name: '020_parcel_rules', up: (db) => tables.parcelRules(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -195,3 +195,9 @@ export const openingEntries = (schema: Knex.SchemaBuilder) =>
     table.specificType('logged_at', 'datetime(3)').notNullable();
     table.unique(['opening_id', 'log_no', 'place']);
   });
+
+export const parcelRules = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('parcels', (table) => {
+    code(table, 'cost_rule', 12).notNullable().defaultTo('even');
+    table.boolean('is_counted').notNullable().defaultTo(false);
+  });

@@ -28,6 +28,12 @@ export async function stageCounts(
   }[];
 }
 
+/** The whole expected list of a parcel, in order. */
+export async function linesOfParcel(db: Knex, parcelId: string): Promise<readonly ParcelLine[]> {
+  const rows = (await db('parcel_lines').where({ parcel_id: parcelId }).orderBy('line_no')) as ParcelLineRow[];
+  return rows.map(toLine);
+}
+
 /** Expected lines that no unit has been tagged for, in order. */
 export async function openLines(db: Knex, parcelId: string, limit: number): Promise<readonly ParcelLine[]> {
   const rows = (await db('parcel_lines as l')

@@ -10,6 +10,8 @@ export function toParcel(row: ParcelRow): Parcel {
     transportCents: row.transport_cents,
     receivedOn: row.received_on,
     lineCount: row.line_count,
+    costRule: row.cost_rule,
+    isCounted: row.is_counted === 1,
     version: row.version,
     lastEventId: row.last_event_id,
   };
@@ -24,6 +26,8 @@ export function fromParcel(parcel: Parcel): ParcelRow {
     transport_cents: parcel.transportCents,
     received_on: parcel.receivedOn,
     line_count: parcel.lineCount,
+    cost_rule: parcel.costRule,
+    is_counted: parcel.isCounted ? 1 : 0,
     version: parcel.version,
     last_event_id: parcel.lastEventId,
   };

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { BenchEvent } from '@/core/bench/events';
+import type { BenchEvent, Weighed } from '@/core/bench/events';
 import { standingEvents } from '@/data/events/standingEvents';
 
 export interface DecisionRow {
@@ -7,6 +7,21 @@ export interface DecisionRow {
   readonly payload: BenchEvent<'unit-decided'>['payload'];
   /** Seconds of work on the unit's run sheets. */
   readonly seconds: number;
+}
+
+/** What a choice was weighed at when it was made, by unit; only for units that stand decided. */
+export async function weighedOf(db: Knex, unitIds: readonly string[]): Promise<ReadonlyMap<string, Weighed>> {
+  const rows = (await standingEvents(db)
+    .where('e.type', 'unit-decided')
+    .whereIn('e.unit_id', unitIds)
+    .orderBy('e.position')
+    .select({ unitId: 'e.unit_id', payload: 'e.payload' })) as Omit<DecisionRow, 'seconds'>[];
+  return new Map(
+    rows.flatMap(({ unitId, payload: { disposition, weighed = [] } }) => {
+      const chosen = weighed.find((entry) => entry.disposition === disposition);
+      return chosen ? [[unitId, chosen] as const] : [];
+    }),
+  );
 }
 
 /** What was decided about units, newest first, one standing decision each, with the work that went into each. */

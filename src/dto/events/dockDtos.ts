@@ -1,4 +1,17 @@
-import { IsInt, IsISO8601, IsOptional, IsUUID, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsOptional,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+} from 'class-validator';
+import { costRules, type CostRule } from '@/core/shared/costRule';
 import type { Payloads } from '@/core/bench/events';
 
 const mostCents = 1_000_000_000;
@@ -24,6 +37,16 @@ export class ParcelMadeDto implements Omit<Payloads['parcel-made'], never> {
   @IsISO8601({ strict: true })
   @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'it must be a date like 2026-11-25' })
   receivedOn!: string;
+}
+
+export class CostSpreadDto implements Omit<Payloads['cost-spread'], never> {
+  @IsIn(costRules)
+  rule!: CostRule;
+}
+
+export class ParcelCountedDto implements Omit<Payloads['parcel-counted'], never> {
+  @IsBoolean()
+  isCounted!: boolean;
 }
 
 export class UnitTaggedDto implements Omit<Payloads['unit-tagged'], 'tag'> {

@@ -13,6 +13,8 @@ const right: { readonly [T in PostedEventType]: Payloads[T] } = {
     transportCents: 0,
     receivedOn: '2026-11-25',
   },
+  'cost-spread': { rule: 'by-value' },
+  'parcel-counted': { isCounted: true },
   'unit-tagged': { parcelId: id, lineNo: null },
   'unit-identified': {
     modelId: 'oddkin-lantern-5',
@@ -103,6 +105,7 @@ describe('parseEvent', () => {
     ['parcel-made', { receivedOn: '25.11.2026' }, 'receivedOn'],
     ['parcel-made', { receivedOn: '2026-02-31' }, 'receivedOn'],
     ['parcel-made', { code: '<script>' }, 'code'],
+    ['cost-spread', { rule: 'by-weight' }, 'rule'],
     ['unit-tagged', { lineNo: 0 }, 'lineNo'],
     ['mark-placed', { mark: { kind: 'crack', face: 'back', field: 10 } }, 'mark.field'],
     ['mark-placed', { mark: { kind: 'scratch', face: 'back', field: 1 } }, 'mark.kind'],

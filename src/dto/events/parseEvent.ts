@@ -3,7 +3,7 @@ import { IsIn, IsInt, IsISO8601, IsObject, IsUUID, Min, ValidateIf } from 'class
 import { eventTypes, type BenchEvent, type EventType } from '@/core/bench/events';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { parseDto } from '@/dto/parseDto';
-import { NothingDto, ParcelMadeDto, UndoneDto, UnitTaggedDto } from './dockDtos';
+import { CostSpreadDto, NothingDto, ParcelCountedDto, ParcelMadeDto, UndoneDto, UnitTaggedDto } from './dockDtos';
 import {
   PartAssignedDto,
   PartGradedDto,
@@ -53,6 +53,8 @@ class EnvelopeDto implements Omit<BenchEvent, 'payload'> {
 
 const payloadDtos: Readonly<Record<PostedEventType, new () => object>> = {
   'parcel-made': ParcelMadeDto,
+  'cost-spread': CostSpreadDto,
+  'parcel-counted': ParcelCountedDto,
   'unit-tagged': UnitTaggedDto,
   'unit-identified': UnitIdentifiedDto,
   'mark-placed': MarkPlacedDto,

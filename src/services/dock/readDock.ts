@@ -1,7 +1,10 @@
 import type { Knex } from 'knex';
 import type { Parcel, ParcelLine, Unit } from '@/core/bench/entities';
+import type { Difference } from '@/core/intake/parcelDifferences';
 import type { UnitStage } from '@/core/bench/stages';
 import { listParcels, openLines, stageCounts } from '@/data/parcels/parcelRepository';
+import { parcelClaim } from '@/data/parcels/parcelClaim';
+import { parcelCost } from '@/data/parcels/parcelCost';
 import { unitsOfParcel } from '@/data/units/unitRepository';
 
 export interface ParcelSummary {
@@ -15,7 +18,11 @@ export interface DockView {
   readonly open: {
     readonly parcel: Parcel;
     readonly lines: readonly ParcelLine[];
+    /** Those tagged last. */
     readonly units: readonly Unit[];
+    readonly differences: readonly Difference[];
+    /** What each unit has cost so far by the parcel's rule: least and most, in cents. */
+    readonly cost: { readonly leastCents: number; readonly mostCents: number; readonly units: number };
   } | null;
 }
 
@@ -30,6 +37,11 @@ export async function readDock(db: Knex, parcelId: string | undefined): Promise<
   });
   const chosen = parcels.find(({ id }) => id === parcelId) ?? parcels[0];
   if (!chosen) return { parcels: summaries, open: null };
-  const [lines, units] = await Promise.all([openLines(db, chosen.id, shownLines), unitsOfParcel(db, chosen.id, 12)]);
-  return { parcels: summaries, open: { parcel: chosen, lines, units } };
+  const [lines, units, claim, cost] = await Promise.all([
+    openLines(db, chosen.id, shownLines),
+    unitsOfParcel(db, chosen.id, 12),
+    parcelClaim(db, chosen.id),
+    parcelCost(db, chosen),
+  ]);
+  return { parcels: summaries, open: { parcel: chosen, lines, units, differences: claim?.differences ?? [], cost } };
 }

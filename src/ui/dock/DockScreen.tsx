@@ -4,8 +4,11 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { v4 as makeId } from 'uuid';
 import type { ParcelLine } from '@/core/bench/entities';
+import { findSerial } from '@/core/intake/serials';
+import { costRules, type CostRule } from '@/core/shared/costRule';
 import { money } from '@/core/shared/money';
 import type { DockView, ParcelSummary } from '@/services/dock/readDock';
+import { beep } from '@/ui/base/beep';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Row, RowLink } from '@/ui/base/Row';
@@ -13,11 +16,15 @@ import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import { useScannedCode } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
 import { sayCount, startCount } from '@/ui/words/amounts';
-import { stageNames } from '@/ui/words/names';
+import { costRuleNames, stageNames } from '@/ui/words/names';
 import { ImportManifest } from './ImportManifest';
 import { NewParcel } from './NewParcel';
+import { ParcelDifferences } from './ParcelDifferences';
+import { ParcelGives } from './ParcelGives';
+import { useForecast } from './useForecast';
 
 /** What came, against what we were told? */
 export function DockScreen({ parcels, open, today }: DockView & { readonly today: string }) {
@@ -103,23 +110,40 @@ function OpenParcel({
   readonly onImport: () => void;
 }) {
   const router = useRouter();
-  const { parcel, lines } = open;
+  const { lines, differences, cost } = open;
   const seeds = useMemo(
-    () => ({ models: [], parcels: [parcel], lines, units: open.units }),
-    [parcel, lines, open.units],
+    () => ({ models: [], parcels: [open.parcel], lines, units: open.units }),
+    [open.parcel, lines, open.units],
   );
   const shop = useShop(seeds);
+  const parcel = shop.parcels[0] ?? open.parcel;
+  const { forecast, hasFailed } = useForecast(parcel.id, parcel.version + open.units.length);
+  const [scanned, setScanned] = useState<string | null>(null);
   const [tagged, setTagged] = useState<ReadonlySet<number>>(new Set());
   const waiting = lines.filter(({ lineNo }) => !tagged.has(lineNo));
   const { chosen, choose } = useChosen(waiting.map(({ id }) => id));
   const line = waiting.find(({ id }) => id === chosen);
   const paid = parcel.pricePaidCents + parcel.transportCents;
-  const count = Math.max(parcel.lineCount, open.units.length);
 
   const tag = (expected: ParcelLine | null) => {
     const done = shop.act('unit-tagged', makeId(), { parcelId: parcel.id, lineNo: expected?.lineNo ?? null });
     if (done.ok && expected) setTagged((before) => new Set(before).add(expected.lineNo));
   };
+  useScannedCode((code) => {
+    const match = findSerial(code, waiting);
+    if (!match) {
+      setScanned(`${code} is on no line that waits. Put it aside, or tag it off the list (X).`);
+      return beep('wrong');
+    }
+    tag(match.entry);
+    setScanned(
+      match.isExact
+        ? `Line ${match.entry.lineNo} is here: ${match.entry.model}, ${code}.`
+        : `Line ${match.entry.lineNo} is here, but its list says ${match.entry.serial}: look at ${code} once more.`,
+    );
+    beep(match.isExact ? 'well' : 'wrong');
+  });
+  const nextRule = costRules[(costRules.indexOf(parcel.costRule) + 1) % costRules.length] as CostRule;
   const takeBack = () => {
     if (shop.takeBack().ok) setTagged(new Set());
   };
@@ -127,13 +151,13 @@ function OpenParcel({
   return (
     <>
       <Headline
-        lead={`Paid ${money(parcel.pricePaidCents)} and ${money(parcel.transportCents)} to bring it: ${count > 0 ? `${money(Math.round(paid / count))} a unit over ${sayCount(count, 'unit')}` : 'no unit yet to spread it over'}.`}
+        lead={`Paid ${money(parcel.pricePaidCents)} and ${money(parcel.transportCents)} to bring it${sayCost(cost)}`}
       >
         {parcel.lineCount === 0
           ? `${parcel.code}: no list yet`
           : waiting.length === 0
             ? `${parcel.code}: everything on the list is tagged`
-            : `${startCount(waiting.length, 'unit')} of ${parcel.lineCount} still in the box`}
+            : `${startCount(waiting.length, 'unit')} of ${parcel.lineCount} ${parcel.isCounted ? 'did not come' : 'still in the box'}`}
       </Headline>
       <Box display="flex" gap="10px" flexWrap="wrap" mb="22px">
         <KeyButton
@@ -146,9 +170,24 @@ function OpenParcel({
         <KeyButton keyName="x" label="Tag one off the list" onPress={() => tag(null)} />
         <KeyButton keyName="i" label="Import the list" onPress={onImport} />
         <KeyButton keyName="u" label="Take back" onPress={takeBack} />
+
+        <KeyButton
+          keyName="e"
+          label={parcel.isCounted ? 'The box is not empty' : 'The box is empty'}
+          isEnabled={parcel.lineCount > 0}
+          onPress={() => void shop.act('parcel-counted', parcel.id, { isCounted: !parcel.isCounted })}
+        />
+        <KeyButton
+          keyName="c"
+          label={`Cost: ${costRuleNames[parcel.costRule]}`}
+          onPress={() => void shop.act('cost-spread', parcel.id, { rule: nextRule })}
+        />
         <KeyButton keyName="g" label="Go to triage" onPress={() => router.push('/triage')} />
       </Box>
-      <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: '1.4fr 1fr' }} gap="32px">
+      <Box role="status" minH="24px" mb="8px" textStyle="note" color="action">
+        {scanned}
+      </Box>
+      <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.2fr) minmax(0, 1fr)' }} gap="32px">
         <Section title="In the box" note={parcel.lineCount > 0 ? 'by the supplier’s list' : undefined}>
           {waiting.length === 0 && (
             <Nothing>
@@ -181,27 +220,38 @@ function OpenParcel({
             ))}
           </Box>
         </Section>
-        <Section title="Tagged last" note="newest first">
-          {shop.units.length === 0 && <Nothing>None yet.</Nothing>}
-          <Box as="ul" display="grid" gap="8px" pt="10px">
-            {shop.units.map((unit) => (
-              <Box as="li" key={unit.id} display="flex" gap="10px" alignItems="center">
-                <Tag code={unit.tag} fact={stageNames[unit.stage]} href={`/t/${unit.tag}`} />
-                <a
-                  href={`/api/labels/${unit.tag}.pdf`}
-                  target="_blank"
-                  rel="noreferrer"
-                  aria-label={`Label of ${unit.tag}`}
-                >
-                  <Box as="span" textStyle="note" color="action" textDecoration="underline">
-                    label
-                  </Box>
-                </a>
-              </Box>
-            ))}
-          </Box>
-        </Section>
+        <Box display="grid" gap="24px" alignContent="start">
+          <ParcelGives forecast={forecast} hasFailed={hasFailed} paidCents={paid} />
+          {parcel.lineCount > 0 && <ParcelDifferences parcel={parcel} differences={differences} />}
+          <Section title="Tagged last" note="newest first">
+            {shop.units.length === 0 && <Nothing>None yet.</Nothing>}
+            <Box as="ul" display="grid" gap="8px" pt="10px">
+              {shop.units.map((unit) => (
+                <Box as="li" key={unit.id} display="flex" gap="10px" alignItems="center">
+                  <Tag code={unit.tag} fact={stageNames[unit.stage]} href={`/t/${unit.tag}`} />
+                  <a
+                    href={`/api/labels/${unit.tag}.pdf`}
+                    target="_blank"
+                    rel="noreferrer"
+                    aria-label={`Label of ${unit.tag}`}
+                  >
+                    <Box as="span" textStyle="note" color="action" textDecoration="underline">
+                      label
+                    </Box>
+                  </a>
+                </Box>
+              ))}
+            </Box>
+          </Section>
+        </Box>
       </Box>
     </>
   );
+}
+
+/** What a unit has cost by the parcel’s rule. */
+function sayCost({ leastCents, mostCents, units }: NonNullable<DockView['open']>['cost']): string {
+  if (units === 0) return ': no unit yet to spread it over.';
+  const each = leastCents === mostCents ? money(leastCents) : `${money(leastCents)} to ${money(mostCents)}`;
+  return `: ${each} a unit over ${sayCount(units, 'unit')}.`;
 }

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { v4 as makeId } from 'uuid';
-import type { Entities, Part, Unit } from '@/core/bench/entities';
+import type { Entities, Parcel, Part, Unit } from '@/core/bench/entities';
 import type { EventType, Payloads } from '@/core/bench/events';
 import type { Outcome } from '@/core/shared/outcome';
 import { browserStore, postFacts } from './browserDoors';
@@ -62,6 +62,7 @@ export function useShopStore(): ShopStore {
 }
 
 export interface Shop {
+  readonly parcels: readonly Parcel[];
   readonly units: readonly Unit[];
   readonly parts: readonly Part[];
   readonly act: <T extends EventType>(type: T, subjectId: string, payload: Payloads[T]) => Outcome<string>;
@@ -80,6 +81,7 @@ export function useShop(seeds: Seeds): Shop {
       ...store.madeHere(kind).filter(({ id, tag }) => tag === '…' && !served.some((entity) => entity.id === id)),
     ];
     return {
+      parcels: (seeds.parcels ?? []).flatMap((parcel) => store.merged('parcel', parcel) ?? []),
       units: laidOver('unit', seeds.units ?? []),
       parts: laidOver('part', seeds.parts ?? []),
       act: (type, subjectId, payload) => store.act(seeds, type, subjectId, payload),

@@ -33,6 +33,7 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
     const dispatcher = new KeyDispatcher({
       run: (key) => registry.run(key),
       scan: (tag) => router.push(`/t/${tag}`),
+      scanCode: (code) => registry.scanCode(code),
       later: (work, ms) => {
         const timer = setTimeout(work, ms);
         return () => clearTimeout(timer);
@@ -97,4 +98,14 @@ export function useKey(key: string | undefined, label: string, run: () => void, 
     [key, label, layer],
   );
   useLayoutEffect(() => (binding && isEnabled ? registry?.add(binding) : undefined), [registry, binding, isEnabled]);
+}
+
+/** Takes codes that a scanner reads and that are no tags, as serials are, for as long as the component is there. */
+export function useScannedCode(take: (code: string) => void): void {
+  const registry = useContext(RegistryContext);
+  const latest = useRef(take);
+  useLayoutEffect(() => {
+    latest.current = take;
+  });
+  useLayoutEffect(() => registry?.takeCodes((code) => latest.current(code)), [registry]);
 }

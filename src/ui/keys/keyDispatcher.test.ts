@@ -2,13 +2,14 @@ import { KeyDispatcher } from './keyDispatcher';
 import { KeyRegistry } from './keyRegistry';
 
 /** A dispatcher on a clock that the test moves. */
-function setUp() {
+function setUp(wantsCodes = false) {
   const ran: string[] = [];
   let timers: { at: number; work: () => void }[] = [];
   let now = 0;
   const dispatcher = new KeyDispatcher({
     run: (key) => ran.push(key) > 0,
     scan: (tag) => ran.push(`scan ${tag}`),
+    scanCode: (code) => (wantsCodes ? ran.push(`code ${code}`) > 0 : false),
     later: (work, ms) => {
       const timer = { at: now + ms, work };
       timers.push(timer);
@@ -31,6 +32,17 @@ function setUp() {
 }
 
 describe('KeyDispatcher', () => {
+  test('a scanned serial goes to the screen that asked for codes, and to the keys where none did', () => {
+    const asked = setUp(true);
+    asked.type('OL52634613K21', 4);
+    asked.dispatcher.press('Enter');
+    expect(asked.ran).toEqual(['code OL52634613K21']);
+    const deaf = setUp();
+    deaf.type('OL5263', 4);
+    deaf.dispatcher.press('Enter');
+    expect(deaf.ran).toEqual(['o', 'l', '5', '2', '6', '3', 'Enter']);
+  });
+
   test('a scanned tag opens its thing and presses no key of the bench', () => {
     const { ran, dispatcher, type } = setUp();
     type('U-0747', 4);

@@ -4,6 +4,8 @@ export interface KeyTargets {
   /** Runs what a key is bound to; false when it is bound to nothing. */
   readonly run: (key: string) => boolean;
   readonly scan: (tag: string) => void;
+  /** Takes a scanned code that is no tag; false when the screen has no use for it. */
+  readonly scanCode?: (code: string) => boolean;
   /** Calls back after a while, and gives a way to call it off. */
   readonly later: (work: () => void, ms: number) => () => void;
 }
@@ -11,6 +13,8 @@ export interface KeyTargets {
 /** A scanner's characters come a few milliseconds apart; a hand's do not. */
 const scannerGapMs = 30;
 const burstEndMs = 100;
+/** Codes of things are longer than any run of keys that a hand types this fast. */
+const shortestCode = 6;
 
 /**
  * Tells a scanner from a hand. A scanner is a keyboard that types a tag and Enter very fast, and a tag's letters are
@@ -35,6 +39,11 @@ export class KeyDispatcher {
     if (scanned) {
       this.clear();
       this.targets.scan(scanned.tag);
+      return true;
+    }
+    const code = this.burst.join('');
+    if (key === 'Enter' && code.length >= shortestCode && this.targets.scanCode?.(code)) {
+      this.clear();
       return true;
     }
     this.flush();

@@ -9,6 +9,7 @@ export interface KeyBinding {
 /** The keys that are bound now. Later bindings of the same key win. */
 export class KeyRegistry {
   private readonly bindings = new Set<KeyBinding>();
+  private readonly takers = new Set<(code: string) => void>();
 
   /** @returns takes the binding away again */
   add(binding: KeyBinding): () => void {
@@ -22,6 +23,19 @@ export class KeyRegistry {
     const byKey = new Map<string, KeyBinding>();
     for (const binding of this.bindings) if (binding.layer === top) byKey.set(binding.key, binding);
     return [...byKey.values()];
+  }
+
+  /** @returns stops taking codes */
+  takeCodes(take: (code: string) => void): () => void {
+    this.takers.add(take);
+    return () => void this.takers.delete(take);
+  }
+
+  /** Gives a scanned code to who asked for codes last; false when nobody did. */
+  scanCode(code: string): boolean {
+    const take = [...this.takers].at(-1);
+    take?.(code);
+    return take !== undefined;
   }
 
   has(key: string): boolean {

@@ -1,3 +1,5 @@
+import type { DifferenceKind } from '@/core/intake/parcelDifferences';
+import type { CostRule } from '@/core/shared/costRule';
 import type {
   ApartPlace,
   DefectCode,
@@ -92,6 +94,21 @@ export const findingNames: Readonly<Record<Finding, string>> = {
   'part-missing': 'part missing',
 };
 
+/** Where a parcel differs from its list, in words. */
+export const differenceWords: Readonly<Record<DifferenceKind, (promised: string, came: string) => string>> = {
+  missing: (promised) => `${promised} did not come`,
+  'not-on-list': (_, came) => `${came} was not on the list`,
+  'other-model': (promised, came) => `${promised} is a ${came}`,
+  'other-serial': (promised, came) => `${promised} has serial ${came}`,
+  locked: (promised) => `${promised} is locked to an account`,
+};
+
+export const costRuleNames: Readonly<Record<CostRule, string>> = {
+  even: 'even',
+  'by-value': 'by what each brings',
+  'by-model': 'by list price',
+};
+
 export const partStateNames: Readonly<Record<PartState, string>> = {
   sound: 'sound',
   suspect: 'suspect',
@@ -130,6 +147,8 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'test-noted': 'test noted',
   'wipe-recorded': 'wiped',
   'unit-decided': 'decided',
+  'cost-spread': 'cost spread anew',
+  'parcel-counted': 'box counted',
   'sheet-started': 'run sheet started',
   'sheet-replanned': 'run sheet planned anew',
   'step-resisted': 'a joint resisted',

@@ -1,0 +1,61 @@
+import { handset, phone } from '../../../tests/support/models';
+import { startingHouseRules as rules } from '@/core/shared/houseRules';
+import type { ShopKnowledge } from '@/core/triage/knowledge';
+import { knownYields, unseenYield } from '@/core/triage/knownYields';
+import { forecastParcel, type ParcelItem } from './forecastParcel';
+
+const models = new Map([phone, handset].map((model) => [`${model.id}@${model.version}`, model]));
+const key = (model: typeof phone) => `${model.id}@${model.version}`;
+const shop = (sought = 0): ShopKnowledge => ({
+  known: { shelf: {}, unseen: unseenYield, market: {}, lacking: {}, tests: {} },
+  yields: sought
+    ? knownYields(
+        phone.parts.map(({ id }) => ({ modelId: phone.id, partRef: id, good: Math.round(sought * 0.7), sought })),
+      )
+    : {},
+  yieldsGiven: {},
+});
+const promised = (model: string | null): ParcelItem => ({ model, decided: null, unit: null });
+const asDonor = (cents: number): ParcelItem => ({
+  model: key(phone),
+  decided: { disposition: 'donor', cents, lowCents: cents - 1000, highCents: cents + 1000 },
+  unit: { revision: 'a', configuration: 'standard', variant: null, marks: [], tests: { picture: 'fault' } },
+});
+
+describe('forecastParcel', () => {
+  test('counts every unit once, and leaves out what nobody knows, saying so', () => {
+    const items = [...Array.from({ length: 20 }, () => promised(key(phone))), promised(null), promised('lost@1')];
+    const { builds, donors, cents, unknown, neverSeen } = forecastParcel(items, models, shop(), rules);
+    expect(unknown).toBe(2);
+    expect(neverSeen).toEqual(['Oddkin Lantern 5']);
+    expect(builds.mean + donors.mean).toBeLessThanOrEqual(20);
+    for (const span of [builds, donors, cents]) expect(span.low <= span.mean && span.mean <= span.high).toBe(true);
+  });
+
+  test('what was decided counts as it was weighed', () => {
+    const { donors, builds, cents, parts } = forecastParcel(
+      Array.from({ length: 30 }, () => asDonor(2000)),
+      models,
+      shop(40),
+      rules,
+    );
+    expect([donors.mean, donors.low, builds.mean]).toEqual([30, 30, 0]);
+    expect(Math.abs(cents.mean - 60_000)).toBeLessThan(0.1 * 60_000);
+    expect(parts.length).toBeGreaterThan(3);
+    for (const { good } of parts) expect(good.high).toBeLessThanOrEqual(30);
+  });
+
+  test('the less is known of the yields, the wider the range of the whole', () => {
+    const items = Array.from({ length: 30 }, () => asDonor(2000));
+    const width = (sought: number) => {
+      const { cents } = forecastParcel(items, models, shop(sought), rules);
+      return cents.high - cents.low;
+    };
+    expect(width(3)).toBeGreaterThan(1.3 * width(200));
+  });
+
+  test('an empty parcel gives nothing', () => {
+    const { cents, parts } = forecastParcel([], models, shop(), rules);
+    expect([cents.mean, cents.low, cents.high, parts]).toEqual([0, 0, 0, []]);
+  });
+});

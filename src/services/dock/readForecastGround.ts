@@ -1,0 +1,69 @@
+import type { Knex } from 'knex';
+import type { ParcelItem } from '@/core/intake/forecastParcel';
+import type { Model } from '@/core/procedure/model';
+import type { ShopKnowledge } from '@/core/triage/knowledge';
+import { newestModels } from '@/data/models/modelRepository';
+import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { findParcel, linesOfParcel } from '@/data/parcels/parcelRepository';
+import { triageKnowledge } from '@/data/triage/triageKnowledge';
+import { weighedOf } from '@/data/triage/decisions';
+import { unitsOfParcel } from '@/data/units/unitRepository';
+
+/** What a forecast of a parcel is computed from. */
+export interface ForecastGround {
+  readonly items: readonly ParcelItem[];
+  readonly models: readonly Model[];
+  readonly shop: ShopKnowledge;
+}
+
+const mostUnits = 1000;
+
+/** Units that came as what they are, and lines that promise one as what they promise. */
+export async function readForecastGround(db: Knex, parcelId: string, now: Date): Promise<ForecastGround | undefined> {
+  const parcel = await findParcel(db, parcelId);
+  if (!parcel) return undefined;
+  const [lines, units, library, shop] = await Promise.all([
+    linesOfParcel(db, parcelId),
+    unitsOfParcel(db, parcelId, mostUnits),
+    newestModels(db),
+    triageKnowledge(db, now),
+  ]);
+  const [own, weighed] = await Promise.all([
+    modelsOfUnits(db, units),
+    weighedOf(
+      db,
+      units.map(({ id }) => id),
+    ),
+  ]);
+  const promised = new Map(library.map((model) => [`${model.maker} ${model.name}`.toLowerCase(), model]));
+  const keyOf = ({ id, version }: Model) => `${id}@${version}`;
+  const lineOf = new Map(lines.map((line) => [line.lineNo, line]));
+  const promisedBy = (lineNo: number | null) => {
+    const line = lineNo === null ? undefined : lineOf.get(lineNo);
+    return line && promised.get(`${line.maker} ${line.model}`.toLowerCase());
+  };
+  const taken = new Set(units.map(({ lineNo }) => lineNo));
+  const itemOfModel = (model: Model | undefined): ParcelItem => ({
+    model: model ? keyOf(model) : null,
+    decided: null,
+    unit: null,
+  });
+  const items = [
+    ...units.map((unit): ParcelItem => {
+      if (unit.modelId === null) return itemOfModel(promisedBy(unit.lineNo));
+      const { revision, configuration, variant, marks, tests } = unit;
+      return {
+        model: `${unit.modelId}@${unit.modelVersion}`,
+        decided: weighed.get(unit.id) ?? null,
+        unit: { revision, configuration, variant, marks, tests },
+      };
+    }),
+    // When the box is empty, what has no tag did not come.
+    ...(parcel.isCounted ? [] : lines.filter(({ lineNo }) => !taken.has(lineNo))).map(({ lineNo }) =>
+      itemOfModel(promisedBy(lineNo)),
+    ),
+  ];
+  const named = new Set(items.map(({ model }) => model));
+  const models = new Map([...library, ...own].map((model) => [keyOf(model), model]));
+  return { items, shop, models: [...models].flatMap(([key, model]) => (named.has(key) ? [model] : [])) };
+}
