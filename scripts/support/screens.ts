@@ -6,6 +6,7 @@ export const screens = [
   '/dock',
   '/triage',
   '/triage/score',
+  '/apart',
   '/teardown',
   '/grade',
   '/shelf',

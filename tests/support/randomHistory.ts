@@ -1,7 +1,7 @@
 import { replanSheet, rungNow } from '@/core/bench/replanSheet';
 import { defaultTargets, freedByStep, nextStep, partsToTag, sheetKindAt, sheetOf } from '@/core/bench/sheetOf';
 import { fitsSlot, slotNeeds } from '@/core/bench/slots';
-import { defectCodes, dispositions, screwTroubles } from '@/core/bench/stages';
+import { defectCodes, dispositions, letGoCauses, screwTroubles } from '@/core/bench/stages';
 import type { Part, Unit } from '@/core/bench/entities';
 import { subjectKinds, type BenchEvent, type EventType, type Payloads } from '@/core/bench/events';
 import type { MemoryWorld } from '@/core/bench/memoryWorld';
@@ -54,6 +54,9 @@ export class RandomHistory {
       return { type: 'undone', subjectId: target.subjectId, payload: { eventId: target.id } };
     }
     if (world.tables.parcel.size < 3 || chance.happens(0.003)) return this.parcel();
+    const apart = units.filter(({ stage }) => stage === 'kept-apart');
+    if (apart.length > 0 && chance.happens(0.02))
+      return { type: 'unit-let-go', subjectId: chance.pick(apart).id, payload: { because: chance.pick(letGoCauses) } };
     const active = units.filter(({ stage }) => !['sent', 'spent', 'recycled', 'kept-apart'].includes(stage));
     if (active.length < 12 || chance.happens(0.01)) return this.intake();
     const loose = parts.filter(({ place }) => place !== 'scrap' && place !== 'fitted');

@@ -5,7 +5,7 @@ import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
 import type { Entities, EntityKind, Mark, ParcelLine, PartTrouble, Resistance, ScrewTrouble } from './entities';
-import type { ApartPlace, Disposition, PartState, ReplanCause, WipeMethod } from './stages';
+import type { ApartPlace, Disposition, LetGoCause, PartState, ReplanCause, WipeMethod } from './stages';
 
 /** A part that came free in a step. The tag is given out by the server when it takes the fact in. */
 export interface FreedPart {
@@ -64,6 +64,8 @@ export interface Payloads {
     /** What each choice was expected to bring, so that the proposal can be held to it. */
     readonly weighed?: readonly Weighed[];
   };
+  /** A unit that was kept apart leaves its place: back to triage, or for good. */
+  'unit-let-go': { readonly because: LetGoCause };
   'sheet-started': { readonly kind: SheetKind; readonly targets: readonly string[]; readonly keeping: ScrewKeeping };
   /** The sheet from here on, planned anew: what is wanted now, all that was found, and what cannot be done. */
   'sheet-replanned': {
@@ -107,6 +109,7 @@ export const subjectKinds = {
   'test-noted': 'unit',
   'wipe-recorded': 'unit',
   'unit-decided': 'unit',
+  'unit-let-go': 'unit',
   'sheet-started': 'unit',
   'sheet-replanned': 'unit',
   'step-resisted': 'unit',

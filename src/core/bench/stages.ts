@@ -27,6 +27,10 @@ export type Disposition = (typeof dispositions)[number];
 export const apartPlaces = ['hazard', 'ownership', 'unknown-model'] as const;
 export type ApartPlace = (typeof apartPlaces)[number];
 
+/** Why a unit that was kept apart may leave. */
+export const letGoCauses = ['made-safe', 'lock-removed', 'owner-agrees', 'model-known', 'disposed'] as const;
+export type LetGoCause = (typeof letGoCauses)[number];
+
 /** The knots of the string, in the order of the line. */
 export const knots = ['dock', 'triage', 'teardown', 'grade', 'shelf', 'match', 'rebuild', 'prove', 'send'] as const;
 export type Knot = (typeof knots)[number];

@@ -1,4 +1,5 @@
 import { accept, refuse } from '@/core/shared/outcome';
+import { apartRules } from './apart';
 import type { Effects } from './effect';
 import type { Disposition, UnitStage } from './stages';
 import { modelOf, unitAt } from './unitAt';
@@ -14,7 +15,7 @@ const nextStage: Record<Disposition, UnitStage> = {
 
 /** Triage: what the unit is, what is wrong with it, and what it is good for. */
 export const triageEffects: Effects<
-  'unit-identified' | 'mark-placed' | 'test-noted' | 'wipe-recorded' | 'unit-decided'
+  'unit-identified' | 'mark-placed' | 'test-noted' | 'wipe-recorded' | 'unit-decided' | 'unit-let-go'
 > = {
   'unit-identified': (world, event) => {
     const found = unitAt(world, event, 'triage');
@@ -44,6 +45,23 @@ export const triageEffects: Effects<
     const found = unitAt(world, event, 'triage', 'teardown', 'match', 'rebuild', 'prove');
     if (!found.ok) return found;
     return accept([unitChange(found.value, { ...found.value, isWiped: true })]);
+  },
+
+  'unit-let-go': (world, event) => {
+    const found = unitAt(world, event, 'kept-apart');
+    if (!found.ok) return found;
+    const unit = found.value;
+    const { because } = event.payload;
+    const place = unit.apartPlace ?? 'ownership';
+    if (!apartRules[place].letsGo.includes(because)) return refuse('not-let-go', { tag: unit.tag, place });
+    if (because === 'disposed')
+      return accept([unitChange(unit, { ...unit, stage: 'recycled', disposition: 'recycle', apartPlace: null })]);
+    const settled = {
+      // What was the matter is over, so that it is not proposed to keep it apart again for it.
+      marks: because === 'made-safe' ? unit.marks.filter(({ kind }) => kind !== 'swelling') : unit.marks,
+      tests: because === 'lock-removed' ? { ...unit.tests, 'account-lock': 'sound' as const } : unit.tests,
+    };
+    return accept([unitChange(unit, { ...unit, ...settled, stage: 'triage', disposition: null, apartPlace: null })]);
   },
 
   'unit-decided': (world, event) => {

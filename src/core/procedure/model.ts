@@ -45,36 +45,6 @@ export interface Model {
   readonly operations: readonly Operation[];
 }
 
-/** What a unit is identified by, without how it comes apart. */
-export type ModelIdentity = Pick<
-  Model,
-  'id' | 'version' | 'maker' | 'name' | 'kind' | 'letters' | 'aliases' | 'revisions' | 'configurations' | 'variants'
->;
-
-export const identityOf = ({
-  id,
-  version,
-  maker,
-  name,
-  kind,
-  letters,
-  aliases,
-  revisions,
-  configurations,
-  variants,
-}: Model): ModelIdentity => ({
-  id,
-  version,
-  maker,
-  name,
-  kind,
-  letters,
-  aliases,
-  revisions,
-  configurations,
-  variants,
-});
-
 /** How the unit is held open. An operation names it by its name. */
 export interface Posture {
   readonly name: string;

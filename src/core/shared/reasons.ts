@@ -17,6 +17,7 @@ export const reasons = [
   'serial-known',
   'not-identified',
   'account-locked',
+  'not-let-go',
   'not-wiped',
   'data-bearing',
   'targets-unreachable',

@@ -28,6 +28,7 @@ const right: { readonly [T in PostedEventType]: Payloads[T] } = {
   'test-noted': { test: 'starts', result: 'fault' },
   'wipe-recorded': { method: 'device-erase' },
   'unit-decided': { disposition: 'quarantine', proposed: 'build', apartPlace: 'hazard' },
+  'unit-let-go': { because: 'made-safe' },
   'sheet-started': { kind: 'teardown', targets: ['battery'], keeping: 'tray' },
   'sheet-replanned': {
     because: 'found',
@@ -106,6 +107,7 @@ describe('parseEvent', () => {
     ['parcel-made', { receivedOn: '2026-02-31' }, 'receivedOn'],
     ['parcel-made', { code: '<script>' }, 'code'],
     ['cost-spread', { rule: 'by-weight' }, 'rule'],
+    ['unit-let-go', { because: 'in-a-hurry' }, 'because'],
     ['unit-tagged', { lineNo: 0 }, 'lineNo'],
     ['mark-placed', { mark: { kind: 'crack', face: 'back', field: 10 } }, 'mark.field'],
     ['mark-placed', { mark: { kind: 'scratch', face: 'back', field: 1 } }, 'mark.kind'],

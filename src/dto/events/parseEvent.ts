@@ -22,7 +22,14 @@ import {
   StepDoneDto,
   StepResistedDto,
 } from './sheetDtos';
-import { MarkPlacedDto, TestNotedDto, UnitDecidedDto, UnitIdentifiedDto, WipeRecordedDto } from './triageDtos';
+import {
+  MarkPlacedDto,
+  TestNotedDto,
+  UnitDecidedDto,
+  UnitIdentifiedDto,
+  UnitLetGoDto,
+  WipeRecordedDto,
+} from './triageDtos';
 
 /** Facts that come from a browser. A manifest is read from its file by the server alone. */
 export type PostedEventType = Exclude<EventType, 'lines-expected'>;
@@ -61,6 +68,7 @@ const payloadDtos: Readonly<Record<PostedEventType, new () => object>> = {
   'test-noted': TestNotedDto,
   'wipe-recorded': WipeRecordedDto,
   'unit-decided': UnitDecidedDto,
+  'unit-let-go': UnitLetGoDto,
   'sheet-started': SheetStartedDto,
   'sheet-replanned': SheetReplannedDto,
   'step-resisted': StepResistedDto,

@@ -18,9 +18,11 @@ import type { Payloads, Weighed } from '@/core/bench/events';
 import {
   apartPlaces,
   dispositions,
+  letGoCauses,
   wipeMethods,
   type ApartPlace,
   type Disposition,
+  type LetGoCause,
   type WipeMethod,
 } from '@/core/bench/stages';
 import {
@@ -87,6 +89,11 @@ export class TestNotedDto implements Omit<Payloads['test-noted'], never> {
 export class WipeRecordedDto implements Omit<Payloads['wipe-recorded'], never> {
   @IsIn(wipeMethods)
   method!: WipeMethod;
+}
+
+export class UnitLetGoDto implements Omit<Payloads['unit-let-go'], never> {
+  @IsIn(letGoCauses)
+  because!: LetGoCause;
 }
 
 export class WeighedDto implements Weighed {

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { ParcelLine, Unit } from '@/core/bench/entities';
-import { identityOf, type Model, type ModelIdentity } from '@/core/procedure/model';
+import { identityOf, type ModelIdentity } from '@/core/procedure/identity';
+import type { Model } from '@/core/procedure/model';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
 import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';

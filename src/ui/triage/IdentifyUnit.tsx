@@ -3,14 +3,16 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { ParcelLine } from '@/core/bench/entities';
 import type { Payloads } from '@/core/bench/events';
-import type { ModelIdentity } from '@/core/procedure/model';
+import type { ModelIdentity } from '@/core/procedure/identity';
+import { compareSerials } from '@/core/intake/serials';
 import { Button } from '@/ui/base/Button';
+import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
-import { findModels } from './findModels';
+import { ChooseModel } from './ChooseModel';
 
 type Identity = Payloads['unit-identified'];
 
@@ -90,68 +92,6 @@ function questionsOf(model: ModelIdentity): readonly Question[] {
   ];
 }
 
-/** As many as stand in the dialog without scrolling. */
-const mostShown = 8;
-
-function ChooseModel({
-  models,
-  line,
-  onChoose,
-}: {
-  readonly models: readonly ModelIdentity[];
-  readonly line: ParcelLine | undefined;
-  readonly onChoose: (model: ModelIdentity) => void;
-}) {
-  const [typed, setTyped] = useState('');
-  const field = useRef<HTMLInputElement>(null);
-  useEffect(() => field.current?.focus(), []);
-  const found = findModels(models, typed, line ? `${line.maker} ${line.model}` : '').slice(0, mostShown);
-  return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (found[0]) onChoose(found[0]);
-      }}
-    >
-      <Input
-        ref={field}
-        value={typed}
-        onChange={(event) => setTyped(event.currentTarget.value)}
-        aria-label="Letters of the model"
-        placeholder="la, sq, re … or a name"
-        fontSize="20px"
-        minH="52px"
-        autoComplete="off"
-      />
-      <Box as="ul" mt="10px">
-        {found.map((model, index) => (
-          <Box as="li" key={model.id}>
-            <Button
-              type="button"
-              look={index === 0 ? 'outline' : 'quiet'}
-              w="100%"
-              justifyContent="flex-start"
-              mb="6px"
-              onClick={() => onChoose(model)}
-            >
-              {index === 0 ? <KeyCap name="Enter" /> : <KeyCap name={model.letters} />}
-              <Box as="span" flex="1">
-                {model.maker} {model.name}
-              </Box>
-              <Box as="span" textStyle="note" color="inkMuted">
-                {model.kind}, {model.letters}
-              </Box>
-            </Button>
-          </Box>
-        ))}
-        {found.length === 0 && (
-          <Box color="inkMuted">No model has these letters. Press Esc and keep the unit apart as an unknown model.</Box>
-        )}
-      </Box>
-    </form>
-  );
-}
-
 function Ask({ question, onAnswer }: { readonly question: Question; readonly onAnswer: (id: string) => void }) {
   return (
     <Box>
@@ -176,12 +116,14 @@ function Ask({ question, onAnswer }: { readonly question: Question; readonly onA
 
 function ReadSerial({ expected, onRead }: { readonly expected: string; readonly onRead: (serial: string) => void }) {
   const field = useRef<HTMLInputElement>(null);
+  const [typed, setTyped] = useState(expected);
   useEffect(() => field.current?.select(), []);
+  const isAlike = expected !== '' && compareSerials(expected, typed) === 'look-alike';
   return (
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        onRead(field.current?.value ?? '');
+        onRead(typed);
       }}
     >
       <Box as="label" display="block">
@@ -190,7 +132,8 @@ function ReadSerial({ expected, onRead }: { readonly expected: string; readonly 
         </Box>
         <Input
           ref={field}
-          defaultValue={expected}
+          value={typed}
+          onChange={(event) => setTyped(event.currentTarget.value)}
           maxLength={60}
           fontFamily="mono"
           fontSize="20px"
@@ -198,8 +141,15 @@ function ReadSerial({ expected, onRead }: { readonly expected: string; readonly 
           autoComplete="off"
         />
       </Box>
+      {isAlike && (
+        <Box mt="10px">
+          <Caution tone="waiting" what="Look once more.">
+            The list has {expected}: only letters and digits that look alike differ.
+          </Caution>
+        </Box>
+      )}
       <Button type="submit" look="action" size="wide" mt="14px" w="100%">
-        <KeyCap name="Enter" /> That is it
+        <KeyCap name="Enter" /> {isAlike ? 'It is as I typed it' : 'That is it'}
       </Button>
     </form>
   );

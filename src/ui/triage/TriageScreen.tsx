@@ -121,6 +121,8 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             onPress={() => setIdentifying(true)}
           />
           <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+
+          <KeyButton keyName="z" label="Apart" onPress={() => router.push('/apart')} />
           <KeyButton keyName="k" label="Score" onPress={() => router.push('/triage/score')} />
         </Box>
         {model ? (

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
-import type { Model, ModelIdentity } from '@/core/procedure/model';
+import type { ModelIdentity } from '@/core/procedure/identity';
+import type { Model } from '@/core/procedure/model';
 
 /**
  * The documents this screen has, and a way to more: a model that nobody promised is fetched when it is chosen, while the

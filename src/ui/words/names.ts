@@ -9,6 +9,7 @@ import type {
   PartState,
   ScrewTroubleKind,
   UnitStage,
+  LetGoCause,
 } from '@/core/bench/stages';
 import type { EventType } from '@/core/bench/events';
 import type { DeviceTest, Finding, JointKind } from '@/core/procedure/vocabulary';
@@ -103,6 +104,14 @@ export const differenceWords: Readonly<Record<DifferenceKind, (promised: string,
   locked: (promised) => `${promised} is locked to an account`,
 };
 
+export const letGoNames: Readonly<Record<LetGoCause, string>> = {
+  'made-safe': 'It is safe: back to triage',
+  'lock-removed': 'The lock is removed: back to triage',
+  'owner-agrees': 'The owner agrees: back to triage',
+  'model-known': 'Its model is known: back to triage',
+  disposed: 'Handed over for disposal',
+};
+
 export const costRuleNames: Readonly<Record<CostRule, string>> = {
   even: 'even',
   'by-value': 'by what each brings',
@@ -147,6 +156,7 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'test-noted': 'test noted',
   'wipe-recorded': 'wiped',
   'unit-decided': 'decided',
+  'unit-let-go': 'let go',
   'cost-spread': 'cost spread anew',
   'parcel-counted': 'box counted',
   'sheet-started': 'run sheet started',

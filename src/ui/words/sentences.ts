@@ -28,6 +28,8 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
   'serial-known': ({ serial, tag }) => `Serial ${serial} is on ${tag} in this house. Look at both before you go on.`,
   'not-identified': ({ tag }) => `${tag} has no model yet. Identify it first; what you noted is kept.`,
   'account-locked': ({ tag }) => `${tag} is locked to an account. It may only be kept apart until the owner is found.`,
+  'not-let-go': ({ tag }) =>
+    `${tag} may not leave its place for that reason. It stays apart; settle what it is kept for first.`,
   'not-wiped': ({ tag }) => `${tag} starts and is not wiped. Wipe it first: in pieces it cannot be wiped.`,
   'data-bearing': ({ tag }) =>
     `${tag} may hold personal data and was never wiped. It is not for the shelf: destroy it and scrap it.`,

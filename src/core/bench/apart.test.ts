@@ -1,0 +1,54 @@
+import { TestBench } from '../../../tests/support/bench';
+import { phone } from '../../../tests/support/models';
+import { isAtLeastRole, roleForEvent } from '@/core/people/roles';
+import type { ApartPlace, LetGoCause } from './stages';
+
+function keptApart(apartPlace: ApartPlace): TestBench {
+  const bench = new TestBench();
+  bench.identified(phone);
+  bench.act('mark-placed', 'u', { mark: { kind: 'swelling', face: 'back', field: 5 } });
+  bench.act('mark-placed', 'u', { mark: { kind: 'dent', face: 'back', field: 1 } });
+  bench.act('test-noted', 'u', { test: 'account-lock', result: 'fault' });
+  bench.act('unit-decided', 'u', { disposition: 'quarantine', proposed: 'quarantine', apartPlace });
+  return bench;
+}
+
+describe('unit-let-go', () => {
+  test.each<[ApartPlace, LetGoCause]>([
+    ['hazard', 'made-safe'],
+    ['ownership', 'lock-removed'],
+    ['ownership', 'owner-agrees'],
+    ['unknown-model', 'model-known'],
+  ])('from %s because %s: back to triage, with what was the matter settled', (place, because) => {
+    const bench = keptApart(place);
+    expect(bench.act('unit-let-go', 'u', { because })).toBe('ok');
+    const unit = bench.unit();
+    expect([unit.stage, unit.apartPlace, unit.disposition]).toEqual(['triage', null, null]);
+    expect(unit.marks.some(({ kind }) => kind === 'swelling')).toBe(because !== 'made-safe');
+    expect(unit.marks.some(({ kind }) => kind === 'dent')).toBe(true);
+    expect(unit.tests['account-lock']).toBe(because === 'lock-removed' ? 'sound' : 'fault');
+  });
+
+  test.each<[ApartPlace, LetGoCause]>([
+    ['ownership', 'disposed'],
+    ['ownership', 'made-safe'],
+    ['hazard', 'model-known'],
+    ['unknown-model', 'owner-agrees'],
+  ])('from %s because %s is refused, and it stays', (place, because) => {
+    const bench = keptApart(place);
+    expect(bench.act('unit-let-go', 'u', { because })).toMatchObject({ reason: 'not-let-go' });
+    expect(bench.unit().stage).toBe('kept-apart');
+  });
+
+  test('what is disposed of is recycled, and what is not apart cannot be let go', () => {
+    const bench = keptApart('hazard');
+    expect(bench.act('unit-let-go', 'u', { because: 'disposed' })).toBe('ok');
+    expect(bench.unit().stage).toBe('recycled');
+    expect(bench.act('unit-let-go', 'u', { because: 'disposed' })).toMatchObject({ reason: 'wrong-stage' });
+  });
+
+  test('takes the word of a lead', () => {
+    expect(isAtLeastRole('technician', roleForEvent('unit-let-go'))).toBe(false);
+    expect(isAtLeastRole('lead', roleForEvent('unit-let-go'))).toBe(true);
+  });
+});

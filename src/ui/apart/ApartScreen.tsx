@@ -1,0 +1,165 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { apartRules } from '@/core/bench/apart';
+import type { Unit } from '@/core/bench/entities';
+import { apartPlaces, type ApartPlace } from '@/core/bench/stages';
+import type { Person } from '@/core/people/roles';
+import type { ApartView } from '@/services/apart/readApart';
+import { Caution } from '@/ui/base/Caution';
+import { Headline } from '@/ui/base/Headline';
+import { Row } from '@/ui/base/Row';
+import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
+import { Tag } from '@/ui/base/Tag';
+import { useShop } from '@/ui/facts/ShopProvider';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { useChosen } from '@/ui/keys/useChosen';
+import { startCount } from '@/ui/words/amounts';
+import { apartNames, letGoNames } from '@/ui/words/names';
+
+/** What is kept apart, what must be done with it, and by whose word it may leave. */
+export function ApartScreen({ view, person }: { readonly view: ApartView; readonly person: Person }) {
+  const router = useRouter();
+  const seeds = useMemo(() => ({ models: [], units: view.units }), [view]);
+  const shop = useShop(seeds);
+  const units = shop.units.filter(({ stage }) => stage === 'kept-apart');
+  const sorted = apartPlaces.flatMap((place) => units.filter(({ apartPlace }) => apartPlace === place));
+  const { chosen, choose } = useChosen(sorted.map(({ id }) => id));
+  const unit = sorted.find(({ id }) => id === chosen);
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }} minH="calc(100vh - 84px)">
+      <Box p="24px 28px">
+        <Headline
+          lead="Hazard first, then what may belong to somebody else, then what nobody knows."
+          aside={<KeyButton keyName="Escape" label="Triage" onPress={() => router.push('/triage')} />}
+        >
+          {sorted.length === 0 ? 'Nothing is kept apart' : `${startCount(sorted.length, 'unit')} kept apart`}
+        </Headline>
+        <Box display="grid" gap="24px">
+          {apartPlaces.map((place) => (
+            <Place
+              key={place}
+              place={place}
+              units={sorted.filter(({ apartPlace }) => apartPlace === place)}
+              names={view.names}
+              chosen={unit?.id ?? null}
+              onChoose={choose}
+            />
+          ))}
+        </Box>
+        <Box mt="20px">
+          <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+        </Box>
+      </Box>
+      {unit && (
+        <OneApart
+          key={unit.id}
+          unit={unit}
+          isLead={person.role === 'lead'}
+          onLetGo={(because) => void shop.act('unit-let-go', unit.id, { because })}
+        />
+      )}
+    </Box>
+  );
+}
+
+function Place({
+  place,
+  units,
+  names,
+  chosen,
+  onChoose,
+}: {
+  readonly place: ApartPlace;
+  readonly units: readonly Unit[];
+  readonly names: ApartView['names'];
+  readonly chosen: string | null;
+  readonly onChoose: (id: string) => void;
+}) {
+  return (
+    <Section title={capital(apartNames[place])} note={units.length === 0 ? 'empty' : String(units.length)}>
+      <Box as="ul">
+        {units.map((unit) => (
+          <Row
+            key={unit.id}
+            state={unit.id === chosen ? 'chosen' : 'plain'}
+            press="yes"
+            onClick={() => onChoose(unit.id)}
+          >
+            <Tag code={unit.tag} href={`/t/${unit.tag}`} />
+            <Box flex="1">{names[unit.id] ?? 'model not known'}</Box>
+            <Box textStyle="note" fontFamily="mono">
+              {unit.serial ?? ''}
+            </Box>
+          </Row>
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
+function OneApart({
+  unit,
+  isLead,
+  onLetGo,
+}: {
+  readonly unit: Unit;
+  readonly isLead: boolean;
+  readonly onLetGo: (because: (typeof apartRules)[ApartPlace]['letsGo'][number]) => void;
+}) {
+  const { steps, letsGo, note } = apartRules[unit.apartPlace ?? 'ownership'];
+  const [done, setDone] = useState<readonly number[]>([]);
+  const isReady = steps.every((_, at) => done.includes(at));
+  return (
+    <SidePanel>
+      <Section title={`${unit.tag}: first`} note={`${done.length} of ${steps.length}`}>
+        <Box as="ol" display="grid" gap="8px" pt="10px">
+          {steps.map((step, at) => (
+            <li key={step}>
+              <KeyButton
+                keyName={String(at + 1)}
+                label={step}
+                look={done.includes(at) ? 'outline' : 'quiet'}
+                w="100%"
+                h="auto"
+                py="10px"
+                whiteSpace="normal"
+                textAlign="start"
+                justifyContent="flex-start"
+                aria-pressed={done.includes(at)}
+                onPress={() =>
+                  setDone((before) => (before.includes(at) ? before.filter((one) => one !== at) : [...before, at]))
+                }
+              >
+                {done.includes(at) ? '✓ ' : ''}
+                {step}
+              </KeyButton>
+            </li>
+          ))}
+        </Box>
+      </Section>
+      <Caution tone={unit.apartPlace === 'hazard' ? 'danger' : 'waiting'} what="Before anything else.">
+        {note}
+      </Caution>
+      <Section title="Then it may leave" note={isLead ? 'by your word' : 'by a lead’s word'}>
+        <Box display="grid" gap="8px" pt="10px">
+          {letsGo.map((because, at) => (
+            <KeyButton
+              key={because}
+              keyName={at === 0 ? ' ' : 'd'}
+              label={letGoNames[because]}
+              look={at === 0 ? 'action' : 'outline'}
+              size={at === 0 ? 'wide' : undefined}
+              isEnabled={isLead && isReady}
+              onPress={() => onLetGo(because)}
+            />
+          ))}
+        </Box>
+      </Section>
+    </SidePanel>
+  );
+}
+
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
