@@ -169,6 +169,12 @@ export interface BinRow {
   walk: number;
 }
 
+export interface UnitHoldRow {
+  unit_id: string;
+  person_id: string;
+  until: Date;
+}
+
 export interface CounterRow {
   name: string;
   n: number;
@@ -292,4 +298,5 @@ export const columns = {
   benches: ['id', 'name'] satisfies (keyof BenchRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
+  unit_holds: ['unit_id', 'person_id', 'until'] satisfies (keyof UnitHoldRow)[],
 };

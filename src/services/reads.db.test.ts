@@ -38,7 +38,7 @@ describe('what the screens read', () => {
     expect(states.map(({ knot }) => knot)).toEqual(knots);
     const count = (knot: string) => states.find((state) => state.knot === knot)?.count;
     expect(count('dock')).toBe(2);
-    expect(count('triage')).toBe((await readTriage(scratch.db, now)).units.length);
+    expect(count('triage')).toBe((await readTriage(scratch.db, 'nobody', now)).units.length);
     expect(count('grade')).toBe((await readGrade(scratch.db)).parts.length);
     expect(count('match')).toBe((await readMatch(scratch.db)).units.length);
     expect(count('send')).toBe((await readSend(scratch.db)).ready.length);
@@ -82,7 +82,7 @@ describe('what the screens read', () => {
   });
 
   test('Triage: each unit with what the list promised, and ranges for every part that was sought', async () => {
-    const view = await readTriage(scratch.db, now);
+    const view = await readTriage(scratch.db, 'nobody', now);
     expect(view.units.length).toBe(4);
     for (const unit of view.units)
       expect(view.lines[unit.id]).toMatchObject({ parcelId: unit.parcelId, lineNo: unit.lineNo });

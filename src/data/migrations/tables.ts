@@ -201,3 +201,11 @@ export const parcelRules = (schema: Knex.SchemaBuilder) =>
     code(table, 'cost_rule', 12).notNullable().defaultTo('even');
     table.boolean('is_counted').notNullable().defaultTo(false);
   });
+
+/** Who has a unit in hand at triage, for a few minutes: no fact, and gone by itself. */
+export const unitHolds = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('unit_holds', (table) => {
+    id(table, 'unit_id').primary();
+    id(table, 'person_id').notNullable();
+    table.specificType('until', 'datetime(3)').notNullable();
+  });

@@ -6,6 +6,7 @@ import type { ShopKnowledge } from '@/core/triage/knowledge';
 import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { linesOfUnits } from '@/data/parcels/parcelRepository';
+import { holdsOfOthers } from '@/data/triage/holds';
 import { triageKnowledge } from '@/data/triage/triageKnowledge';
 import { unitsAt } from '@/data/units/unitRepository';
 
@@ -18,13 +19,16 @@ export interface TriageView {
   /** Documents of what is identified already, and of what the lists promise. */
   readonly models: readonly Model[];
   readonly knowledge: ShopKnowledge;
+  /** Units that others have in hand now, with their names. */
+  readonly held: Readonly<Record<string, string>>;
 }
 
 /** Units that wait for a decision, and what is known to decide by. */
-export async function readTriage(db: Knex, now: Date): Promise<TriageView> {
-  const [units, library, knowledge] = await Promise.all([
+export async function readTriage(db: Knex, personId: string, now: Date): Promise<TriageView> {
+  const [units, library, held, knowledge] = await Promise.all([
     unitsAt(db, ['triage']),
     newestModels(db),
+    holdsOfOthers(db, personId, now),
     triageKnowledge(db, now),
   ]);
   const lines = await linesOfUnits(db, units);
@@ -35,6 +39,7 @@ export async function readTriage(db: Knex, now: Date): Promise<TriageView> {
     identities: library.map(identityOf),
     models: [...new Set([...identified, ...library.filter(({ maker, name }) => promised.has(`${maker} ${name}`))])],
     knowledge,
+    held,
     lines,
   };
 }

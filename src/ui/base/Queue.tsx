@@ -1,5 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import { RowButton } from './Row';
 
 export interface QueueEntry {
@@ -14,10 +15,12 @@ interface QueueProps {
   readonly entries: readonly QueueEntry[];
   readonly chosen: string | undefined;
   readonly onChoose: (id: string) => void;
+  /** What stands under them. */
+  readonly children?: ReactNode;
 }
 
 /** Things that wait at a stage, one of them chosen: the left edge of a screen that takes one after the other. */
-export function Queue({ label, title, entries, chosen, onChoose }: QueueProps) {
+export function Queue({ label, title, entries, chosen, onChoose, children }: QueueProps) {
   return (
     <Box
       as="nav"
@@ -50,6 +53,7 @@ export function Queue({ label, title, entries, chosen, onChoose }: QueueProps) {
           </li>
         ))}
       </ul>
+      {children}
     </Box>
   );
 }

@@ -23,18 +23,26 @@ import { IdentifyUnit } from './IdentifyUnit';
 import { MarkedDrawing } from './MarkedDrawing';
 import { QuickTests } from './QuickTests';
 import { useDocuments } from './useDocuments';
+import { useHold } from './useHold';
 
 /** What is each unit good for? One at a time: identity, marks, tests; the proposal with its money. */
 export function TriageScreen({ view, first }: { readonly view: TriageView; readonly first: string | undefined }) {
+  const router = useRouter();
   const { models, fetchDocument } = useDocuments(view.models);
   const seeds = useMemo(() => ({ models, units: view.units }), [models, view]);
   const shop = useShop(seeds);
-  const waiting = shop.units.filter(({ stage }) => stage === 'triage');
+  const all = shop.units.filter(({ stage }) => stage === 'triage');
+  // What others have in hand comes last and is not come upon by itself.
+  const [lost, setLost] = useState<readonly string[]>([]);
+  const isFree = ({ id }: Unit) => view.held[id] === undefined && !lost.includes(id);
+  const waiting = [...all.filter(isFree), ...all.filter((entry) => !isFree(entry))];
   const { chosen, choose } = useChosen(
-    waiting.map(({ id }) => id),
+    waiting.filter(isFree).map(({ id }) => id),
     view.units.find(({ tag }) => tag === first)?.id,
   );
   const unit = waiting.find(({ id }) => id === chosen);
+  // When somebody was quicker, on to the next.
+  useHold(unit?.id, (id) => setLost((before) => [...before, id]));
   if (!unit) {
     return (
       <Box p="28px">
@@ -52,10 +60,19 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
       <Queue
         label="Units to look at"
         title={`${sayCount(waiting.length, 'unit')} to look at`}
-        entries={waiting.map((entry) => ({ id: entry.id, tag: entry.tag, words: knownAs(entry, view) }))}
+        entries={waiting.map((entry) => ({
+          id: entry.id,
+          tag: entry.tag,
+          words: view.held[entry.id] ? `with ${view.held[entry.id]}` : knownAs(entry, view),
+        }))}
         chosen={unit.id}
         onChoose={choose}
-      />
+      >
+        <Box display="grid" gap="8px" p="14px">
+          <KeyButton keyName="k" label="How it did" size="small" onPress={() => router.push('/triage/score')} />
+          <KeyButton keyName="z" label="Kept apart" size="small" onPress={() => router.push('/apart')} />
+        </Box>
+      </Queue>
       <OneUnit key={unit.id} unit={unit} view={view} models={models} fetchDocument={fetchDocument} shop={shop} />
     </Box>
   );
@@ -71,7 +88,6 @@ interface OneUnitProps {
 
 function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   const [isIdentifying, setIdentifying] = useState(false);
-  const router = useRouter();
   const latest = useRef(shop);
   useEffect(() => {
     latest.current = shop;
@@ -121,9 +137,6 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             onPress={() => setIdentifying(true)}
           />
           <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
-
-          <KeyButton keyName="z" label="Apart" onPress={() => router.push('/apart')} />
-          <KeyButton keyName="k" label="Score" onPress={() => router.push('/triage/score')} />
         </Box>
         {model ? (
           <>

@@ -6,7 +6,7 @@ import { TriageScreen } from '@/ui/triage/TriageScreen';
 export const metadata = { title: 'Triage · Plucky Parcel' };
 
 export default async function TriagePage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
-  await guardPage();
+  const person = await guardPage();
   const { unit } = await searchParams;
-  return <TriageScreen view={await readTriage(database(), new Date())} first={unit} />;
+  return <TriageScreen view={await readTriage(database(), person.id, new Date())} first={unit} />;
 }
