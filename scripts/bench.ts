@@ -16,6 +16,7 @@ import { startDatabase, stopDatabase } from './support/mariadb';
 import { needPackage } from './support/packages';
 import { endChild } from './support/processes';
 import { say } from './support/say';
+import { triageFigures } from './support/triageFigures';
 import { planFigures } from './support/planFigures';
 import { screens } from './support/screens';
 
@@ -167,6 +168,7 @@ async function keystrokes(page: Page, url: string): Promise<number> {
 async function main(): Promise<void> {
   // The planner alone needs neither database nor browser.
   if (process.argv.includes('planner')) return say(planFigures().join('\n'));
+  if (process.argv.includes('triage')) return say(triageFigures().join('\n'));
   await needPackage('mariadb-server');
   await needPackage('chromium');
   const home = openHome(join(projectRoot, '.plucky', 'bench'));
@@ -216,6 +218,8 @@ async function main(): Promise<void> {
         `A model of ${entryLineCount} operations typed into the editor: ${keys} keys, ${(keys / entryLineCount).toFixed(0)} a line.`,
         '',
         ...planFigures(),
+        '',
+        ...triageFigures(),
         '',
         `Machine: ${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, ${Math.round(totalmem() / 1e9)} GB, Node.js ${process.version}; everything on loopback, MariaDB with a flush at every commit, Chromium and server on the same cores.`,
       ].join('\n');
