@@ -2,7 +2,7 @@ import type { Model } from '@/core/procedure/model';
 import type { DeviceTest, Finding, TestResult } from '@/core/procedure/vocabulary';
 import { sheetOf } from '@/core/bench/sheetOf';
 import type { Disposition } from '@/core/bench/stages';
-import { Chance } from '@/core/shared/chance';
+import type { Chance } from '@/core/shared/chance';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { priceOf } from '@/core/matching/rankForSlot';

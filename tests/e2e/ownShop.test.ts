@@ -115,7 +115,7 @@ test('from an emptied shop through the shipped manifest to yields that a third p
       page,
       async () => {
         if (!hasBroken && /Lift the back off/.test(await heading(page))) {
-          await press(page, 'b', '1', '4');
+          await press(page, 'b', '1', '1', '4');
           hasBroken = true;
         }
         await press(page, 'space');

@@ -46,7 +46,17 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
   if (!unit) {
     return (
       <Box p="28px">
-        <Headline lead="Tag units at the Dock, and they wait here.">Every unit has been looked at</Headline>
+        <Headline
+          lead={
+            all.length > 0
+              ? 'Whoever has them in hand lets go of them after two minutes.'
+              : 'Tag units at the Dock, and they wait here.'
+          }
+        >
+          {all.length > 0
+            ? `The last ${sayCount(all.length, 'unit')} are with others`
+            : 'Every unit has been looked at'}
+        </Headline>
         <KeyButton keyName="u" label="Take the last one back" onPress={() => void shop.takeBack()} />
       </Box>
     );
