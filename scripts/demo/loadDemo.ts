@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Person } from '@/core/people/roles';
 import type { Model } from '@/core/procedure/model';
+import { markPrinted, waitingLabels } from '@/data/labels/labelJobs';
 import { newestModels } from '@/data/models/modelRepository';
 import type { BinRow } from '@/data/rows';
 import { previewManifest } from '@/services/dock/previewManifest';
@@ -49,5 +50,17 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
   const manifest = await previewManifest(db, readFileSync(join(projectRoot, 'data', 'demo', 'manifest.csv')));
   if (!manifest.ok) throw new Error('demo: the manifest cannot be read');
   await playAutumnLot(bench, bins, manifest.value.lines);
+  await printOldLabels(db, now);
   await beginUnfinished(db, bench.chance, now);
+}
+
+/** All but the last few labels came out of the printer long ago. */
+async function printOldLabels(db: Knex, now: Date): Promise<void> {
+  const left = 5;
+  const jobs = await waitingLabels(db, 100_000);
+  await markPrinted(
+    db,
+    jobs.slice(0, -left).map(({ id }) => id),
+    now,
+  );
 }

@@ -7,6 +7,7 @@ export const screens = [
   '/triage',
   '/triage/score',
   '/apart',
+  '/labels',
   '/teardown',
   '/grade',
   '/shelf',

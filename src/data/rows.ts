@@ -169,6 +169,14 @@ export interface BinRow {
   walk: number;
 }
 
+export interface LabelJobRow {
+  id: number;
+  event_id: string;
+  tag: string;
+  made_at: Date;
+  printed_at: Date | null;
+}
+
 export interface UnitHoldRow {
   unit_id: string;
   person_id: string;
@@ -298,5 +306,6 @@ export const columns = {
   benches: ['id', 'name'] satisfies (keyof BenchRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
+  label_jobs: ['id', 'event_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],
   unit_holds: ['unit_id', 'person_id', 'until'] satisfies (keyof UnitHoldRow)[],
 };

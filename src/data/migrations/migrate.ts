@@ -52,6 +52,7 @@ const migrations: readonly Migration[] = [
   { name: '019_opening_entries', up: (db) => tables.openingEntries(db.schema) },
   { name: '020_parcel_rules', up: (db) => tables.parcelRules(db.schema) },
   { name: '021_unit_holds', up: (db) => tables.unitHolds(db.schema) },
+  { name: '022_label_jobs', up: (db) => tables.labelJobs(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -209,3 +209,13 @@ export const unitHolds = (schema: Knex.SchemaBuilder) =>
     id(table, 'person_id').notNullable();
     table.specificType('until', 'datetime(3)').notNullable();
   });
+
+/** Labels that the printer has before it, and had: each made by a fact, in the fact's own transaction. */
+export const labelJobs = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('label_jobs', (table) => {
+    table.bigIncrements('id');
+    id(table, 'event_id').notNullable().index();
+    code(table, 'tag', 12).notNullable();
+    table.specificType('made_at', 'datetime(3)').notNullable();
+    table.specificType('printed_at', 'datetime(3)').nullable().index();
+  });

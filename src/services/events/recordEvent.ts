@@ -12,6 +12,7 @@ import { isDuplicate } from '@/data/errors';
 import { findEntities } from '@/data/events/entityTables';
 import { appendEvent, findEvent } from '@/data/events/eventRepository';
 import { loadWorld } from '@/data/events/loadWorld';
+import { spoolLabels } from '@/data/labels/labelJobs';
 import { saveChanges } from '@/data/events/saveChanges';
 import { findPersonName } from '@/data/people/peopleRepository';
 import { transaction } from '@/data/transaction';
@@ -68,6 +69,7 @@ async function record(trx: Knex, person: Person, given: BenchEvent, now: Date): 
   const outcome = event === given ? judged : applyEvent(world, event);
   if (!outcome.ok) return outcome;
   await saveChanges(trx, outcome.value);
+  await spoolLabels(trx, event, outcome.value, now);
   const { id: personId, bench } = person;
   const position = await appendEvent(trx, event, { personId, bench, receivedAt: now }, outcome.value);
   return accept({ id: event.id, position, isRepeat: false, results: resultsOf(outcome.value) });

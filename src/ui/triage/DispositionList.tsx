@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { Disposition } from '@/core/bench/stages';
 import { money } from '@/core/shared/money';
 import type { Turn } from '@/core/triage/proposeDisposition';
-import type { Valued } from '@/core/triage/valued';
+import type { Figure, Valued } from '@/core/triage/valued';
 import { RangeBar } from '@/ui/base/RangeBar';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { dispositionNames } from '@/ui/words/names';
@@ -22,11 +22,14 @@ export function DispositionList({
   valued,
   turn,
   proposed,
+  isExplained,
   onDecide,
 }: {
   readonly valued: readonly Valued[];
   readonly turn: Turn | null;
   readonly proposed: Disposition;
+  /** Every figure with the lines that it is the sum of. */
+  readonly isExplained: boolean;
   readonly onDecide: (disposition: Disposition) => void;
 }) {
   const scale = {
@@ -90,6 +93,7 @@ export function DispositionList({
               {entry?.because ?? 'Its model is not known: keep it apart, or identify it.'}
               {isFirst && turn && ` ${sayTurn(turn)}`}
             </Box>
+            {isExplained && entry && entry.figures.length > 0 && <Arithmetic figures={entry.figures} />}
           </Box>
         );
       })}
@@ -100,3 +104,19 @@ export function DispositionList({
 /** Where another choice would win: "Parts win from 84 in 100 sound displays; now 71." */
 const sayTurn = ({ name, share, turnsAt, to }: Turn): string =>
   `${dispositionNames[to]} wins ${turnsAt > share ? 'from' : 'below'} ${Math.round(turnsAt * 100)} in 100 of the ${name}; now ${Math.round(share * 100)}.`;
+
+/** The lines that a figure is the sum of. */
+function Arithmetic({ figures }: { readonly figures: readonly Figure[] }) {
+  return (
+    <Box as="ul" textStyle="note" mt="6px" borderTopWidth="1px" borderColor="rule" aria-label="Arithmetic">
+      {figures.map(({ says, cents }) => (
+        <Box as="li" key={says} display="flex" justifyContent="space-between" gap="10px" py="2px">
+          <span>{says}</span>
+          <Box as="span" fontFamily="mono" whiteSpace="nowrap">
+            {money(cents)}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -80,6 +80,7 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
       >
         <Box display="grid" gap="8px" p="14px">
           <KeyButton keyName="k" label="How it did" size="small" onPress={() => router.push('/triage/score')} />
+          <KeyButton keyName="j" label="Label printer" size="small" onPress={() => router.push('/labels')} />
           <KeyButton keyName="z" label="Kept apart" size="small" onPress={() => router.push('/apart')} />
         </Box>
       </Queue>
@@ -98,6 +99,7 @@ interface OneUnitProps {
 
 function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   const [isIdentifying, setIdentifying] = useState(false);
+  const [isExplained, setExplained] = useState(false);
   const latest = useRef(shop);
   useEffect(() => {
     latest.current = shop;
@@ -173,11 +175,21 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
           <Box as="h2" textStyle="section">
             What it is good for
           </Box>
-          <Box as="span" textStyle="caption" color="inkMuted">
-            money after parts and labour
-          </Box>
+          <KeyButton
+            keyName="e"
+            label={isExplained ? 'Sums only' : 'The arithmetic'}
+            size="small"
+            aria-pressed={isExplained}
+            onPress={() => setExplained((before) => !before)}
+          />
         </Box>
-        <DispositionList valued={valued} turn={proposal?.turn ?? null} proposed={proposed} onDecide={decide} />
+        <DispositionList
+          valued={valued}
+          turn={proposal?.turn ?? null}
+          isExplained={isExplained}
+          proposed={proposed}
+          onDecide={decide}
+        />
         <Box mt="auto" pt="16px">
           <KeyButton
             keyName=" "

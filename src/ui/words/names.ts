@@ -105,10 +105,10 @@ export const differenceWords: Readonly<Record<DifferenceKind, (promised: string,
 };
 
 export const letGoNames: Readonly<Record<LetGoCause, string>> = {
-  'made-safe': 'It is safe: back to triage',
-  'lock-removed': 'The lock is removed: back to triage',
-  'owner-agrees': 'The owner agrees: back to triage',
-  'model-known': 'Its model is known: back to triage',
+  'made-safe': 'Safe: back to triage',
+  'lock-removed': 'Lock removed: back to triage',
+  'owner-agrees': 'Owner agrees: back to triage',
+  'model-known': 'Model known: back to triage',
   disposed: 'Handed over for disposal',
 };
 
