@@ -48,8 +48,8 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
   bench.models = [await publishLearned(db, models, new Date(now.getTime() - 5 * day)), ...models];
   clock.jumpTo(new Date(now.getTime() - 4 * day));
   const manifest = await previewManifest(db, readFileSync(join(projectRoot, 'data', 'demo', 'manifest.csv')));
-  if (!manifest.ok) throw new Error('demo: the manifest cannot be read');
-  await playAutumnLot(bench, bins, manifest.value.lines);
+  if (!manifest.ok || !manifest.value.read.ok) throw new Error('demo: the manifest cannot be read');
+  await playAutumnLot(bench, bins, manifest.value.read.value.lines);
   await printOldLabels(db, now);
   await beginUnfinished(db, bench.chance, now);
 }

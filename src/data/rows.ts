@@ -1,3 +1,4 @@
+import type { RememberedMapping } from '@/core/intake/columnMapping';
 import type { CostRule } from '@/core/shared/costRule';
 import type { Mark, Part, SheetState, Unit } from '@/core/bench/entities';
 import type { EventType, Touched } from '@/core/bench/events';
@@ -177,6 +178,11 @@ export interface LabelJobRow {
   printed_at: Date | null;
 }
 
+export interface SupplierColumnsRow {
+  supplier: string;
+  mapping: RememberedMapping;
+}
+
 export interface UnitHoldRow {
   unit_id: string;
   person_id: string;
@@ -307,5 +313,6 @@ export const columns = {
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
   label_jobs: ['id', 'event_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],
+  supplier_columns: ['supplier', 'mapping'] satisfies (keyof SupplierColumnsRow)[],
   unit_holds: ['unit_id', 'person_id', 'until'] satisfies (keyof UnitHoldRow)[],
 };

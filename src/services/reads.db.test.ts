@@ -75,8 +75,13 @@ describe('what the screens read', () => {
     expect(preview).toMatchObject({
       ok: true,
       value: {
-        lines: [{ serial: 'NEW' }],
-        badRows: [{ fileLine: 2, problem: `A unit with serial ${unit?.serial} is in the house already.` }],
+        read: {
+          ok: true,
+          value: {
+            lines: [{ serial: 'NEW' }],
+            badRows: [{ fileLine: 2, problem: `A unit with serial ${unit?.serial} is in the house already.` }],
+          },
+        },
       },
     });
   });
@@ -89,6 +94,19 @@ describe('what the screens read', () => {
     const ranges = Object.values(view.knowledge.yields).flatMap((parts) => Object.values(parts));
     expect(ranges.length).toBeGreaterThan(20);
     for (const { low, share, high } of ranges) expect(low <= share && share <= high).toBe(true);
+  });
+
+  test('Triage: a serial that was sent before is a return, and says under which tag', async () => {
+    const sent = (await scratch.db('units').where({ stage: 'sent' }).whereNotNull('serial').first()) as {
+      serial: string;
+      tag: string;
+    };
+    const [waiting] = (await readTriage(scratch.db, 'nobody', now)).units;
+    const own = (await scratch.db('units').where({ id: waiting?.id }).first('serial')) as { serial: string | null };
+    await scratch.db('units').where({ id: waiting?.id }).update({ serial: sent.serial });
+    expect((await readTriage(scratch.db, 'nobody', now)).returns).toEqual({ [sent.serial]: sent.tag });
+    await scratch.db('units').where({ id: waiting?.id }).update({ serial: own.serial });
+    expect((await readTriage(scratch.db, 'nobody', now)).returns).toEqual({});
   });
 
   test('Triage: the score is counted from every decision, and judges what is over', async () => {

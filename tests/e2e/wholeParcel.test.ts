@@ -1,4 +1,5 @@
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { projectRoot } from '../../scripts/support/home';
@@ -72,6 +73,44 @@ test('a parcel of sixty is received, counted by scanning, and its differences ar
   );
   expect(pdf).toBe('%PDF-');
   expect(troubles).toEqual([]);
+});
+
+test('a list whose columns nobody knows is mapped once, and the next of that supplier is read so by itself', async () => {
+  const page = await bench.signIn('Mirel A.');
+  const folder = mkdtempSync(join(tmpdir(), 'plucky-list-'));
+  const write = (name: string, rows: readonly string[]) => {
+    writeFileSync(join(folder, name), Buffer.from(rows.join('\r\n'), 'latin1'));
+    return join(folder, name);
+  };
+  const choose = async (path: string) => {
+    await press(page, 'i');
+    const input = (await page.waitForSelector('dialog input[type=file]')) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(path);
+  };
+  await makeParcel(page, 'Bare list');
+  await choose(
+    write('bare.csv', [
+      'Ger\u00e4t;Firma;Kennung',
+      'Lantern 5;Oddkin;BARE1',
+      '"Wick; gro\u00df";Oddkin;BARE2',
+      ';Oddkin;BARE3',
+    ]),
+  );
+  await says(page, 'No column for maker and model was found');
+  await page.select('select[aria-label="Column 1 is"]', 'model');
+  await page.select('select[aria-label="Column 2 is"]', 'maker');
+  await page.select('select[aria-label="Column 3 is"]', 'serial');
+  await (await page.waitForSelector('xpath/.//dialog//button[contains(., "Read it so")]'))?.click();
+  await says(page, '2 good rows, 1 with a problem');
+  await says(page, 'Line 4: The model is empty.');
+  await (await page.waitForSelector('xpath/.//dialog//button[contains(., "Take the")]'))?.click();
+  await says(page, 'Two units of 2 still in the box');
+  await settled(page);
+
+  await makeParcel(page, 'Bare list again');
+  await choose(write('again.csv', ['Ger\u00e4t;Firma;Kennung', 'Mast 4;Brinewell;BARE9']));
+  await says(page, '1 good row, no problem');
+  rmSync(folder, { recursive: true });
 });
 
 test('units of the parcel are triaged with at most twelve keys each, and what is apart leaves by a lead’s word', async () => {

@@ -1,3 +1,4 @@
+import { fitsFile } from './columnMapping';
 import { readManifest } from './readManifest';
 
 const none: ReadonlySet<string> = new Set();
@@ -64,6 +65,44 @@ describe('readManifest', () => {
     ]);
     const outcome = read(text, new Set(['IN-HOUSE']));
     expect(outcome.ok && outcome.value.lines.map(({ lineNo }) => lineNo)).toEqual([1, 11]);
+  });
+
+  test('a file without headings, and one with its columns swapped, is read as somebody says', () => {
+    const mapping = { hasHeading: false, columns: { serial: 0, model: 1, maker: 2 } };
+    const bare = readManifest(
+      [
+        ['S1', 'Lantern 5', 'Oddkin'],
+        ['S2', '', 'Oddkin'],
+      ],
+      none,
+      mapping,
+    );
+    expect(bare).toMatchObject({
+      ok: true,
+      value: {
+        lines: [{ lineNo: 1, maker: 'Oddkin', model: 'Lantern 5', serial: 'S1' }],
+        badRows: [{ fileLine: 2, problem: 'The model is empty.' }],
+        columns: { serial: 'column 1' },
+      },
+    });
+    const swapped = readManifest(
+      [
+        ['maker', 'model'],
+        ['Lantern 5', 'Oddkin'],
+      ],
+      none,
+      { hasHeading: true, columns: { maker: 1, model: 0 } },
+    );
+    expect(swapped).toMatchObject({ value: { lines: [{ maker: 'Oddkin', model: 'Lantern 5' }] } });
+  });
+
+  test('a mapping is remembered for files that begin alike', () => {
+    const head = ['Gerät', 'Firma'];
+    const remembered = { head, mapping: { hasHeading: true, columns: { model: 0, maker: 1 } } };
+    expect(fitsFile(remembered, ['Gerät', 'Firma'])).toBe(true);
+    expect(fitsFile(remembered, ['Firma', 'Gerät'])).toBe(false);
+    const bare = { head, mapping: { hasHeading: false, columns: { model: 0, maker: 1 } } };
+    expect([fitsFile(bare, ['a', 'b']), fitsFile(bare, ['a', 'b', 'c'])]).toEqual([true, false]);
   });
 
   test('10,000 rows, half of them doubled, keep their order and lose none silently', () => {

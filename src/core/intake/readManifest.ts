@@ -1,4 +1,5 @@
 import type { ParcelLine } from '@/core/bench/entities';
+import { findColumns, type ColumnMapping, type ManifestField } from './columnMapping';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 
 export type ManifestLine = Pick<ParcelLine, 'lineNo' | 'maker' | 'model' | 'serial' | 'note'>;
@@ -18,15 +19,6 @@ export interface ManifestPreview {
   readonly columns: Readonly<Record<string, string>>;
 }
 
-/** Headings by which a column is known, in lower case without marks. */
-const headings: Readonly<Record<'line' | 'maker' | 'model' | 'serial' | 'note', readonly string[]>> = {
-  line: ['line', 'no', 'nr', 'pos', 'position', 'item no'],
-  maker: ['maker', 'make', 'manufacturer', 'hersteller'],
-  model: ['model', 'device', 'type', 'modell', 'description'],
-  serial: ['serial', 'serial number', 'serial no', 'sn', 'imei', 'seriennummer'],
-  note: ['note', 'notes', 'condition', 'remark', 'comment', 'bemerkung'],
-};
-
 const longest = { maker: 60, model: 80, serial: 60, note: 200 } as const;
 
 /**
@@ -34,6 +26,7 @@ const longest = { maker: 60, model: 80, serial: 60, note: 200 } as const;
  * comes back with its problem.
  *
  * @param rows         cells, the first row holding the headings; rows may be ragged
+ * @param mapping      which column holds what, when somebody said so; else the headings say it
  * @param knownSerials serials the house holds already, which are a question and not an expectation
  * @refuses 'file-empty' without a row under the headings; 'columns-missing' without maker and model
  * Cost: O(cells)
@@ -41,10 +34,14 @@ const longest = { maker: 60, model: 80, serial: 60, note: 200 } as const;
 export function readManifest(
   rows: readonly (readonly string[])[],
   knownSerials: ReadonlySet<string>,
+  mapping?: ColumnMapping,
 ): Outcome<ManifestPreview> {
-  const [head, ...body] = rows;
-  if (!head || body.every(isBlank)) return refuse('file-empty');
-  const at = findColumns(head);
+  const [first, ...rest] = rows;
+  const used = mapping ?? findColumns(first ?? []);
+  const body = used.hasHeading ? rest : rows;
+  const head = first ?? [];
+  if (!first || body.every(isBlank)) return refuse('file-empty');
+  const at = used.columns;
   const missing = (['maker', 'model'] as const).filter((field) => at[field] === undefined);
   if (missing.length > 0)
     return refuse('columns-missing', { columns: missing.join(' and '), found: head.join(', ').slice(0, 120) });
@@ -55,8 +52,8 @@ export function readManifest(
   const takenNumbers = new Set<number>();
   body.forEach((cells, index) => {
     if (isBlank(cells)) return;
-    const fileLine = index + 2;
-    const cell = (field: keyof typeof headings) => (at[field] === undefined ? '' : (cells[at[field]] ?? '').trim());
+    const fileLine = index + (used.hasHeading ? 2 : 1);
+    const cell = (field: ManifestField) => (at[field] === undefined ? '' : (cells[at[field]] ?? '').trim());
     const lineNo = cell('line') === '' ? lines.length + badRows.length + 1 : Number(cell('line'));
     const row = {
       lineNo,
@@ -75,25 +72,12 @@ export function readManifest(
     lines.push(row);
   });
   const columns = Object.fromEntries(
-    Object.entries(at).map(([field, column]) => [field, head[column as number] ?? '']),
+    Object.entries(at).map(([field, column]) => [
+      field,
+      used.hasHeading ? (head[column] ?? '') : `column ${column + 1}`,
+    ]),
   );
   return accept({ lines, badRows, columns });
-}
-
-function findColumns(head: readonly string[]): Partial<Record<keyof typeof headings, number>> {
-  const plain = head.map((name) =>
-    name
-      .normalize('NFKD')
-      .toLowerCase()
-      .replace(/[^a-z ]/g, '')
-      .trim(),
-  );
-  const found: Partial<Record<keyof typeof headings, number>> = {};
-  for (const field of Object.keys(headings) as (keyof typeof headings)[]) {
-    const column = plain.findIndex((name) => headings[field].includes(name));
-    if (column !== -1) found[field] = column;
-  }
-  return found;
 }
 
 function problemOf(

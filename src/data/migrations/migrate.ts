@@ -53,6 +53,7 @@ const migrations: readonly Migration[] = [
   { name: '020_parcel_rules', up: (db) => tables.parcelRules(db.schema) },
   { name: '021_unit_holds', up: (db) => tables.unitHolds(db.schema) },
   { name: '022_label_jobs', up: (db) => tables.labelJobs(db.schema) },
+  { name: '023_supplier_columns', up: (db) => tables.supplierColumns(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -219,3 +219,10 @@ export const labelJobs = (schema: Knex.SchemaBuilder) =>
     table.specificType('made_at', 'datetime(3)').notNullable();
     table.specificType('printed_at', 'datetime(3)').nullable().index();
   });
+
+/** Which column of a supplier's lists holds what, as somebody once said. */
+export const supplierColumns = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('supplier_columns', (table) => {
+    table.string('supplier', 80).primary();
+    table.json('mapping').notNullable();
+  });

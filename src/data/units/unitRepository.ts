@@ -19,6 +19,16 @@ export async function unitsById(db: Knex, ids: readonly string[]): Promise<reado
   return ((await db('units').whereIn('id', ids)) as UnitRow[]).map(toUnit);
 }
 
+/** Units that left the house with one of these serials, by serial: what comes again is a return. */
+export async function sentWithSerial(db: Knex, serials: readonly string[]): Promise<Readonly<Record<string, string>>> {
+  const rows = (await db('units')
+    .whereIn('serial', [...new Set(serials)])
+    .andWhere({ stage: 'sent' })
+    .orderBy('tag')
+    .select('serial', 'tag')) as { serial: string; tag: string }[];
+  return Object.fromEntries(rows.map(({ serial, tag }) => [serial, tag]));
+}
+
 export async function unitsOfShipment(db: Knex, shipment: string): Promise<readonly Unit[]> {
   const rows = (await db('units').where({ shipment }).orderBy('tag')) as UnitRow[];
   return rows.map(toUnit);

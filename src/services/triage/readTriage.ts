@@ -8,7 +8,7 @@ import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { linesOfUnits } from '@/data/parcels/parcelRepository';
 import { holdsOfOthers } from '@/data/triage/holds';
 import { triageKnowledge } from '@/data/triage/triageKnowledge';
-import { unitsAt } from '@/data/units/unitRepository';
+import { sentWithSerial, unitsAt } from '@/data/units/unitRepository';
 
 export interface TriageView {
   readonly units: readonly Unit[];
@@ -19,6 +19,8 @@ export interface TriageView {
   /** Documents of what is identified already, and of what the lists promise. */
   readonly models: readonly Model[];
   readonly knowledge: ShopKnowledge;
+  /** Tags under which serials of these units left the house before, by serial. */
+  readonly returns: Readonly<Record<string, string>>;
   /** Units that others have in hand now, with their names. */
   readonly held: Readonly<Record<string, string>>;
 }
@@ -33,13 +35,20 @@ export async function readTriage(db: Knex, personId: string, now: Date): Promise
   ]);
   const lines = await linesOfUnits(db, units);
   const promised = new Set(Object.values(lines).map(({ maker, model }) => `${maker} ${model}`));
-  const identified = await modelsOfUnits(db, units);
+  const [identified, returns] = await Promise.all([
+    modelsOfUnits(db, units),
+    sentWithSerial(
+      db,
+      units.flatMap((unit) => unit.serial ?? lines[unit.id]?.serial ?? []).filter((serial) => serial !== ''),
+    ),
+  ]);
   return {
     units,
     identities: library.map(identityOf),
     models: [...new Set([...identified, ...library.filter(({ maker, name }) => promised.has(`${maker} ${name}`))])],
     knowledge,
     held,
+    returns,
     lines,
   };
 }

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as makeId } from 'uuid';
 import type { Parcel } from '@/core/bench/entities';
+import type { ColumnMapping } from '@/core/intake/columnMapping';
 import type { BadRow, ManifestLine } from '@/core/intake/readManifest';
 import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
@@ -12,6 +13,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { Input } from '@/ui/base/Input';
 import { sayCount } from '@/ui/words/amounts';
 import { sayRefusal } from '@/ui/words/sentences';
+import { MapColumns } from './MapColumns';
 
 interface Preview {
   readonly encoding: string;
@@ -20,6 +22,11 @@ interface Preview {
   readonly firstLines: readonly ManifestLine[];
   readonly badRows: readonly BadRow[];
   readonly columns: Readonly<Record<string, string>>;
+  readonly head: readonly string[];
+  readonly sample: readonly (readonly string[])[];
+  readonly mapping: ColumnMapping;
+  /** Why no row can be taken as it is; null when some can. */
+  readonly unread: Refusal | null;
 }
 
 const separatorNames: Readonly<Record<string, string>> = {
@@ -37,6 +44,9 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
   const [preview, setPreview] = useState<Preview | null>(null);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [isBusy, setBusy] = useState(false);
+  // Said by hand; until then the headings, or what is remembered, say it.
+  const [mapping, setMapping] = useState<ColumnMapping | null>(null);
+  const [isMapping, setIsMapping] = useState(false);
   // One id for this import: pressing twice, or again after a lost answer, takes the list in once.
   const [eventId] = useState(() => makeId());
 
@@ -60,9 +70,18 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
     setPreview(null);
     setFile(chosen ?? null);
     if (!chosen) return;
+    setMapping(null);
+    await look(chosen, null);
+  };
+
+  const look = async (chosen: File, said: ColumnMapping | null) => {
     const form = new FormData();
     form.set('file', chosen);
-    setPreview(await ask<Preview>('/api/manifest/preview', form));
+    form.set('parcelId', parcel.id);
+    if (said) form.set('mapping', JSON.stringify(said));
+    const seen = await ask<Preview>('/api/manifest/preview', form);
+    setPreview(seen);
+    setIsMapping(seen?.unread?.reason === 'columns-missing');
   };
 
   const take = async () => {
@@ -73,6 +92,7 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
     form.set('parcelId', parcel.id);
     form.set('expects', String(parcel.version));
     form.set('takesGoodRowsOnly', 'yes');
+    if (mapping) form.set('mapping', JSON.stringify(mapping));
     if (!(await ask('/api/manifest/import', form))) return;
     router.refresh();
     onClose();
@@ -97,7 +117,20 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
           {isBusy && 'Reading …'}
           {refusal && <Caution what="Not taken.">{sayRefusal(refusal)}</Caution>}
         </Box>
-        {preview && (
+        {preview?.unread && <Caution what="Not yet.">{sayRefusal(preview.unread)}</Caution>}
+        {preview && isMapping && file && (
+          <MapColumns
+            key={JSON.stringify(preview.mapping)}
+            head={preview.head}
+            sample={preview.sample}
+            mapping={preview.mapping}
+            onMap={(said) => {
+              setMapping(said);
+              void look(file, said);
+            }}
+          />
+        )}
+        {preview && !preview.unread && (
           <>
             <Box textStyle="lead" fontWeight="600" mt="10px">
               {sayCount(preview.lineCount, 'good row')},{' '}
@@ -161,6 +194,9 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
               {preview.badRows.length === 0
                 ? `Take ${sayCount(preview.lineCount, 'row')}`
                 : `Take the ${sayCount(preview.lineCount, 'good row')}, leave ${preview.badRows.length}`}
+            </Button>
+            <Button look="quiet" mt="8px" onClick={() => setIsMapping(!isMapping)}>
+              {isMapping ? 'The columns are right' : 'Say which column is which'}
             </Button>
           </>
         )}

@@ -106,6 +106,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   });
   const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
   const line = view.lines[unit.id];
+  const before = view.returns[unit.serial ?? line?.serial ?? ''];
   const proposal = useMemo(
     () => model && proposeDisposition(model, unit, knowledgeFor(view.knowledge, model.id), startingHouseRules),
     [model, unit, view],
@@ -141,6 +142,11 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
                 ? `The list says ${line.maker} ${line.model}, ${line.serial}${line.note ? `, “${line.note}”` : ''}.`
                 : 'It was not on the list.'}
             </Box>
+            {before && (
+              <Box textStyle="note" color="waiting" fontWeight="600">
+                It was here before: sent as {before}. A return is looked at with what was done to it then.
+              </Box>
+            )}
           </Box>
           <KeyButton
             keyName="i"

@@ -4,8 +4,9 @@ import type { BenchEvent } from '@/core/bench/events';
 import { refuse } from '@/core/shared/outcome';
 import { database } from '@/data/connection';
 import { parseDto } from '@/dto/parseDto';
-import { ImportManifestDto } from '@/dto/dock/ImportManifestDto';
+import { ImportManifestDto, parseMapping } from '@/dto/dock/ImportManifestDto';
 import { previewManifest } from '@/services/dock/previewManifest';
+import { rememberColumns } from '@/services/dock/rememberColumns';
 import { recordEvent } from '@/services/events/recordEvent';
 import { uploadedFile } from '../uploadedFile';
 
@@ -21,7 +22,12 @@ export const POST = guardRoute('technician', async (request, person) => {
     takesGoodRowsOnly: form.get('takesGoodRowsOnly') === 'yes',
   });
   if (!asked.ok) return answerRefusal(asked);
-  const read = await previewManifest(database(), bytes);
+  const mapping = parseMapping(form.get('mapping'));
+  if (!mapping.ok) return answerRefusal(mapping);
+  const about = { parcelId: asked.value.parcelId, mapping: mapping.value };
+  const preview = await previewManifest(database(), bytes, about);
+  if (!preview.ok) return answerRefusal(preview);
+  const { read, head } = preview.value;
   if (!read.ok) return answerRefusal(read);
   if (read.value.badRows.length > 0 && !asked.value.takesGoodRowsOnly) {
     return answerRefusal(
@@ -38,5 +44,8 @@ export const POST = guardRoute('technician', async (request, person) => {
     payload: { fileName: name, lines: read.value.lines },
   };
   const outcome = await recordEvent(database(), person, event, now);
+  // Said once, it holds for the supplier's next list too.
+  if (outcome.ok && mapping.value)
+    await rememberColumns(database(), asked.value.parcelId, { mapping: mapping.value, head });
   return outcome.ok ? NextResponse.json({ taken: read.value.lines.length }) : answerRefusal(outcome);
 });

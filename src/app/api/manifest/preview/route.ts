@@ -1,15 +1,30 @@
 import { NextResponse } from 'next/server';
 import { answerRefusal, guardRoute } from '@/app/access';
 import { database } from '@/data/connection';
+import { parseMapping } from '@/dto/dock/ImportManifestDto';
 import { previewManifest } from '@/services/dock/previewManifest';
 import { uploadedFile } from '../uploadedFile';
 
-/** Reads a manifest and says what would be taken. Nothing is written. */
+/** Reads a manifest and says what would be taken, or what is missing for it. Nothing is written. */
 export const POST = guardRoute('technician', async (request) => {
   const file = await uploadedFile(request);
   if (!file.ok) return answerRefusal(file);
-  const preview = await previewManifest(database(), file.value.bytes);
+  const { form, bytes } = file.value;
+  const mapping = parseMapping(form.get('mapping'));
+  if (!mapping.ok) return answerRefusal(mapping);
+  const parcelId = form.get('parcelId')?.toString();
+  const preview = await previewManifest(database(), bytes, { parcelId, mapping: mapping.value });
   if (!preview.ok) return answerRefusal(preview);
-  const { lines, ...rest } = preview.value;
-  return NextResponse.json({ ...rest, lineCount: lines.length, firstLines: lines.slice(0, 8) });
+  const { read, ...about } = preview.value;
+  if (!read.ok)
+    return NextResponse.json({
+      ...about,
+      unread: read.refusal,
+      lineCount: 0,
+      firstLines: [],
+      badRows: [],
+      columns: {},
+    });
+  const { lines, ...rest } = read.value;
+  return NextResponse.json({ ...about, ...rest, unread: null, lineCount: lines.length, firstLines: lines.slice(0, 8) });
 });
