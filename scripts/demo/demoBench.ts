@@ -7,7 +7,7 @@ import { recordEvent } from '@/services/events/recordEvent';
 import type { SimulatedUnit } from '@/core/simulation/simulateTeardown';
 import type { Chance } from '@/core/shared/chance';
 import { startingHouseRules } from '@/core/shared/houseRules';
-import { knowledgeFor } from '@/core/triage/knowledge';
+import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import { planHarvest } from '@/core/triage/valueDonor';
 import type { Valued } from '@/core/triage/valued';
@@ -19,6 +19,8 @@ export class DemoBench {
   readonly units = new Map<string, Unit>();
   readonly parts = new Map<string, Part>();
   private readonly versions = new Map<string, number>();
+  private facts = 0;
+  private known: { readonly at: number; readonly shop: ShopKnowledge } | null = null;
   private readonly truths = new Map<string, SimulatedUnit>();
 
   constructor(
@@ -38,6 +40,7 @@ export class DemoBench {
     minutes: number,
     by?: Person,
   ): Promise<string> {
+    this.facts += 1;
     const now = this.clock.pass(minutes);
     const person = by ?? this.chance.pick(this.people);
     const id = this.chance.uuid();
@@ -62,17 +65,24 @@ export class DemoBench {
     return this.units.get(id) as Unit;
   }
 
+  /** What the shop knows, read anew every so many facts: a benchful of work changes no proposal. */
+  private async knowledge(): Promise<ShopKnowledge> {
+    if (!this.known || this.facts - this.known.at > 120)
+      this.known = { at: this.facts, shop: await triageKnowledge(this.db, this.clock.pass(0)) };
+    return this.known.shop;
+  }
+
   /** What triage would propose for a unit now, best first. */
   async propose(unit: Unit): Promise<readonly Valued[]> {
     const model = this.modelOf(unit);
-    const knowledge = await triageKnowledge(this.db, this.clock.pass(0));
-    return proposeDisposition(model, unit, knowledgeFor(knowledge, model.id), startingHouseRules).valued;
+    const knowledge = knowledgeFor(await this.knowledge(), model.id);
+    return proposeDisposition(model, unit, knowledge, startingHouseRules).valued;
   }
 
   /** Parts that pay on a unit as a donor, by what is known now. */
   async harvestOf(unit: Unit): Promise<readonly string[]> {
     const model = this.modelOf(unit);
-    const knowledge = knowledgeFor(await triageKnowledge(this.db, this.clock.pass(0)), model.id);
+    const knowledge = knowledgeFor(await this.knowledge(), model.id);
     return planHarvest(model, unit, knowledge, startingHouseRules)?.harvest.map(({ part }) => part) ?? [];
   }
 

@@ -183,6 +183,12 @@ export interface SupplierColumnsRow {
   mapping: RememberedMapping;
 }
 
+export interface LostSerialRow {
+  serial: string;
+  reported_by: string;
+  reported_at: Date;
+}
+
 export interface UnitHoldRow {
   unit_id: string;
   person_id: string;
@@ -314,5 +320,6 @@ export const columns = {
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
   label_jobs: ['id', 'event_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],
   supplier_columns: ['supplier', 'mapping'] satisfies (keyof SupplierColumnsRow)[],
+  lost_serials: ['serial', 'reported_by', 'reported_at'] satisfies (keyof LostSerialRow)[],
   unit_holds: ['unit_id', 'person_id', 'until'] satisfies (keyof UnitHoldRow)[],
 };

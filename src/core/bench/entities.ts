@@ -45,6 +45,8 @@ export interface Mark {
   readonly kind: Finding;
   readonly face: string;
   readonly field: number;
+  /** Of a dent: marking the same place again makes it a millimetre deeper. */
+  readonly depthMm?: number;
 }
 
 export interface PartTrouble {

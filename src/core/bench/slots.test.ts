@@ -1,3 +1,4 @@
+import { TestBench } from '../../../tests/support/bench';
 import { handset, laptop, phone } from '../../../tests/support/models';
 import { gradeForSale, openProofs } from './proving';
 import { fitsSlot, slotNeeds } from './slots';
@@ -82,5 +83,19 @@ describe('proving', () => {
   test('what the eye would call scrap is sold at D at most', () => {
     const tests = { picture: 'fault' } as const;
     expect(gradeForSale(phone, { ...unit, tests }, [], 'A').saleGrade).toBe('D');
+  });
+
+  test('a deep dent lowers a housing further than a shallow one, and the worst mark counts', () => {
+    const bench = new TestBench();
+    bench.identified(phone);
+    const dent = { mark: { kind: 'dent', face: 'back', field: 5 } } as const;
+    const housing = () => slotNeeds(phone, bench.unit()).find(({ part }) => part.category === 'housing')?.ownGrade;
+    bench.act('mark-placed', 'u', dent);
+    expect([housing(), bench.unit().marks]).toEqual(['C', [{ kind: 'dent', face: 'back', field: 5, depthMm: 1 }]]);
+    bench.act('mark-placed', 'u', dent);
+    bench.act('mark-placed', 'u', dent);
+    expect([housing(), bench.unit().marks[0]?.depthMm, bench.unit().marks.length]).toEqual(['D', 3, 1]);
+    bench.act('mark-placed', 'u', { mark: { kind: 'dent', face: 'back', field: 1 } });
+    expect(housing()).toBe('D');
   });
 });

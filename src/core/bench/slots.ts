@@ -2,7 +2,7 @@ import { getModelPart, slotsOf, type Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
 import type { Grade } from '@/core/shared/grades';
-import type { Part, Unit } from './entities';
+import type { Mark, Part, Unit } from './entities';
 
 /** The parts that a failed test points at first. */
 export const suspects: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
@@ -25,6 +25,12 @@ const harms: Readonly<Partial<Record<Finding, Readonly<Partial<Record<PartCatego
   swelling: { battery: 'X' },
   liquid: { board: 'C' },
 };
+
+/** A dent this deep leaves a housing that only sells as worn. */
+const deepDentMm = 3;
+
+const harmOf = ({ kind, depthMm = 1 }: Mark, category: PartCategory): Grade =>
+  kind === 'dent' && category === 'housing' && depthMm >= deepDentMm ? 'D' : (harms[kind]?.[category] as Grade);
 
 /** Parts that are scrap whatever else is the matter, by what was found at the unit. */
 export const scrapBy = (model: Model, found: readonly Finding[]): readonly string[] =>
@@ -49,8 +55,11 @@ export function slotNeeds(model: Model, unit: Pick<Unit, 'configuration' | 'test
       (test) => unit.tests[test] === 'fault' && suspects[test].includes(part.category),
     );
     if (failed) return { part, ownGrade: 'X', isNeeded: true, because: `${failed} failed` };
-    const mark = unit.marks.find(({ kind }) => harms[kind]?.[part.category] !== undefined);
-    const grade = mark ? (harms[mark.kind]?.[part.category] as Grade) : 'B';
+    // The worst of what was found on it counts.
+    const [mark] = unit.marks
+      .filter(({ kind }) => harms[kind]?.[part.category] !== undefined)
+      .sort((a, b) => harmOf(b, part.category).localeCompare(harmOf(a, part.category)));
+    const grade = mark ? harmOf(mark, part.category) : 'B';
     return { part, ownGrade: grade, isNeeded: grade === 'X', because: mark ? mark.kind : '' };
   });
 }

@@ -1,6 +1,7 @@
 import { accept, refuse } from '@/core/shared/outcome';
 import { apartRules } from './apart';
 import type { Effects } from './effect';
+import type { Mark } from './entities';
 import type { Disposition, UnitStage } from './stages';
 import { modelOf, unitAt } from './unitAt';
 import { unitChange } from './world';
@@ -12,6 +13,17 @@ const nextStage: Record<Disposition, UnitStage> = {
   recycle: 'recycled',
   quarantine: 'kept-apart',
 };
+
+const deepestMm = 9;
+
+/** A dent that is marked again where it is gets a millimetre deeper; any other mark stands beside the rest. */
+function withMark(marks: readonly Mark[], { kind, face, field }: Mark): readonly Mark[] {
+  const plain = { kind, face, field };
+  if (kind !== 'dent') return [...marks, plain];
+  const before = marks.find((mark) => mark.kind === kind && mark.face === face && mark.field === field);
+  const depthMm = Math.min(deepestMm, (before?.depthMm ?? 0) + 1);
+  return [...marks.filter((mark) => mark !== before), { ...plain, depthMm }];
+}
 
 /** Triage: what the unit is, what is wrong with it, and what it is good for. */
 export const triageEffects: Effects<
@@ -31,7 +43,8 @@ export const triageEffects: Effects<
   'mark-placed': (world, event) => {
     const found = unitAt(world, event, 'triage');
     if (!found.ok) return found;
-    return accept([unitChange(found.value, { ...found.value, marks: [...found.value.marks, event.payload.mark] })]);
+    const { marks } = found.value;
+    return accept([unitChange(found.value, { ...found.value, marks: withMark(marks, event.payload.mark) })]);
   },
 
   'test-noted': (world, event) => {

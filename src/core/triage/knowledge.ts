@@ -48,7 +48,10 @@ export const knowledgeFor = ({ known, yields, yieldsGiven }: ShopKnowledge, mode
 });
 
 /** What is known of a unit that is to be valued. */
-export type Subject = Pick<Unit, 'revision' | 'configuration' | 'variant' | 'marks' | 'tests'>;
+export type Subject = Pick<Unit, 'revision' | 'configuration' | 'variant' | 'marks' | 'tests'> & {
+  /** Its serial was reported lost. */
+  readonly isReportedLost?: boolean;
+};
 
 /** How a part comes out of a unit with these marks: of all that was found, what leaves the least of it counts. */
 export function yieldOf(part: string, { marks }: Pick<Subject, 'marks'>, known: Knowledge): KnownYield {

@@ -159,6 +159,14 @@ describe('proposeDisposition', () => {
     expect(turn).toBeNull();
   });
 
+  test('what was reported lost is a question of ownership', () => {
+    const [first] = value({ isReportedLost: true });
+    expect([first?.disposition, first?.because]).toEqual([
+      'quarantine',
+      'Its serial was reported lost: find the owner first.',
+    ]);
+  });
+
   test('what does not start cannot be wiped, so it cannot be sold as it is', () => {
     expect(of(value({ tests: { starts: 'fault' } }), 'as-is')?.isPossible).toBe(false);
   });

@@ -64,6 +64,7 @@ const flat = (disposition: Disposition, cents: number) => ({
 });
 
 function mustKeepApart(unit: Subject): string | null {
+  if (unit.isReportedLost) return 'Its serial was reported lost: find the owner first.';
   if (unit.tests['account-lock'] === 'fault') return 'It is locked to an account: find the owner first.';
   if (unit.marks.some(({ kind }) => kind === 'swelling'))
     return 'The cell is swollen: make it safe before anything else.';

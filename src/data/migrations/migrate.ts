@@ -54,6 +54,7 @@ const migrations: readonly Migration[] = [
   { name: '021_unit_holds', up: (db) => tables.unitHolds(db.schema) },
   { name: '022_label_jobs', up: (db) => tables.labelJobs(db.schema) },
   { name: '023_supplier_columns', up: (db) => tables.supplierColumns(db.schema) },
+  { name: '024_lost_serials', up: (db) => tables.lostSerials(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -226,3 +226,11 @@ export const supplierColumns = (schema: Knex.SchemaBuilder) =>
     table.string('supplier', 80).primary();
     table.json('mapping').notNullable();
   });
+
+/** Serials that were reported lost or stolen: units that carry one are kept apart. */
+export const lostSerials = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('lost_serials', (table) => {
+    code(table, 'serial', 60).primary();
+    table.string('reported_by', 60).notNullable();
+    table.specificType('reported_at', 'datetime(3)').notNullable();
+  });

@@ -54,14 +54,15 @@ describe('the label printer', () => {
     const tag = ((await scratch.db('units').where({ id: unitId }).first('tag')) as { tag: string }).tag;
     expect((await readPrinter(scratch.db)).jobs.map((job) => job.tag)).toEqual([tag]);
     await act('sheet-started', unitId, { kind: 'teardown', targets: ['battery'], keeping: 'tray' });
-    await act('step-done', unitId, { stepId: 'out:door', seconds: 5, freed: [] });
-    const freed = [{ partId: randomUUID(), partRef: 'battery', state: 'sound' as const }];
-    await act('step-done', unitId, { stepId: 'out:battery', seconds: 5, freed });
+    for (const partRef of ['door', 'battery']) {
+      const freed = [{ partId: randomUUID(), partRef, state: 'sound' as const }];
+      await act('step-done', unitId, { stepId: `out:${partRef}`, seconds: 5, freed });
+    }
     const { jobs, total } = await readPrinter(scratch.db);
-    expect([jobs.length, total, jobs[1]?.tag.slice(0, 2)]).toEqual([2, 2, 'P-']);
+    expect([jobs.length, total, jobs[1]?.tag.slice(0, 2)]).toEqual([3, 3, 'P-']);
 
     const ids = jobs.map(({ id }) => id);
-    expect(await printLabels(scratch.db, ids, now)).toEqual({ ok: true, value: 2 });
+    expect(await printLabels(scratch.db, ids, now)).toEqual({ ok: true, value: 3 });
     expect(await printLabels(scratch.db, ids, now)).toEqual({ ok: true, value: 0 });
     expect((await readPrinter(scratch.db)).total).toBe(0);
   });
@@ -79,6 +80,6 @@ describe('the label printer', () => {
     );
     await act('undone', second.unitId, { eventId: second.decision });
     const printed = await scratch.db('label_jobs').whereNotNull('printed_at').count({ n: '*' }).first();
-    expect(Number((printed as { n: number }).n)).toBe(3);
+    expect(Number((printed as { n: number }).n)).toBe(4);
   });
 });

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { ParcelLine, Unit } from '@/core/bench/entities';
+import { plainSerial } from '@/core/intake/serials';
 import { identityOf, type ModelIdentity } from '@/core/procedure/identity';
 import type { Model } from '@/core/procedure/model';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
@@ -7,6 +8,7 @@ import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { linesOfUnits } from '@/data/parcels/parcelRepository';
 import { holdsOfOthers } from '@/data/triage/holds';
+import { reportedLost } from '@/data/triage/lostSerials';
 import { triageKnowledge } from '@/data/triage/triageKnowledge';
 import { sentWithSerial, unitsAt } from '@/data/units/unitRepository';
 
@@ -21,6 +23,8 @@ export interface TriageView {
   readonly knowledge: ShopKnowledge;
   /** Tags under which serials of these units left the house before, by serial. */
   readonly returns: Readonly<Record<string, string>>;
+  /** Serials of these units that were reported lost, with the day. */
+  readonly lost: Readonly<Record<string, string>>;
   /** Units that others have in hand now, with their names. */
   readonly held: Readonly<Record<string, string>>;
 }
@@ -35,12 +39,11 @@ export async function readTriage(db: Knex, personId: string, now: Date): Promise
   ]);
   const lines = await linesOfUnits(db, units);
   const promised = new Set(Object.values(lines).map(({ maker, model }) => `${maker} ${model}`));
-  const [identified, returns] = await Promise.all([
+  const serials = units.flatMap((unit) => unit.serial ?? lines[unit.id]?.serial ?? []).filter(Boolean);
+  const [identified, returns, lost] = await Promise.all([
     modelsOfUnits(db, units),
-    sentWithSerial(
-      db,
-      units.flatMap((unit) => unit.serial ?? lines[unit.id]?.serial ?? []).filter((serial) => serial !== ''),
-    ),
+    sentWithSerial(db, serials),
+    reportedLost(db, serials.map(plainSerial)),
   ]);
   return {
     units,
@@ -49,6 +52,7 @@ export async function readTriage(db: Knex, personId: string, now: Date): Promise
     knowledge,
     held,
     returns,
+    lost,
     lines,
   };
 }

@@ -17,6 +17,7 @@ import { useShop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { startCount } from '@/ui/words/amounts';
+import { ReportLost } from './ReportLost';
 import { apartNames, letGoNames } from '@/ui/words/names';
 
 /** What is kept apart, what must be done with it, and by whose word it may leave. */
@@ -24,6 +25,7 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
   const router = useRouter();
   const seeds = useMemo(() => ({ models: [], units: view.units }), [view]);
   const shop = useShop(seeds);
+  const [isReporting, setReporting] = useState(false);
   const units = shop.units.filter(({ stage }) => stage === 'kept-apart');
   const sorted = apartPlaces.flatMap((place) => units.filter(({ apartPlace }) => apartPlace === place));
   const { chosen, choose } = useChosen(sorted.map(({ id }) => id));
@@ -50,9 +52,13 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
           ))}
         </Box>
         <Box mt="20px">
-          <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+          <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />{' '}
+          {person.role === 'lead' && (
+            <KeyButton keyName="n" label="Report serials lost" onPress={() => setReporting(true)} />
+          )}
         </Box>
       </Box>
+      {isReporting && <ReportLost onClose={() => setReporting(false)} />}
       {unit && (
         <OneApart
           key={unit.id}

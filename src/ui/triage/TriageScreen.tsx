@@ -6,6 +6,7 @@ import type { Unit } from '@/core/bench/entities';
 import type { Disposition } from '@/core/bench/stages';
 import type { Model } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
+import { plainSerial } from '@/core/intake/serials';
 import { knowledgeFor } from '@/core/triage/knowledge';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import type { TriageView } from '@/services/triage/readTriage';
@@ -106,10 +107,19 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   });
   const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
   const line = view.lines[unit.id];
-  const before = view.returns[unit.serial ?? line?.serial ?? ''];
+  const serial = unit.serial ?? line?.serial ?? '';
+  const before = view.returns[serial];
+  const lostOn = view.lost[plainSerial(serial)];
   const proposal = useMemo(
-    () => model && proposeDisposition(model, unit, knowledgeFor(view.knowledge, model.id), startingHouseRules),
-    [model, unit, view],
+    () =>
+      model &&
+      proposeDisposition(
+        model,
+        { ...unit, isReportedLost: lostOn !== undefined },
+        knowledgeFor(view.knowledge, model.id),
+        startingHouseRules,
+      ),
+    [model, unit, view, lostOn],
   );
   const valued = proposal?.valued ?? [];
   const proposed: Disposition = valued[0]?.disposition ?? 'quarantine';
@@ -142,6 +152,11 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
                 ? `The list says ${line.maker} ${line.model}, ${line.serial}${line.note ? `, “${line.note}”` : ''}.`
                 : 'It was not on the list.'}
             </Box>
+            {lostOn && (
+              <Box textStyle="note" color="danger" fontWeight="600">
+                Its serial was reported lost on {lostOn}: keep it apart.
+              </Box>
+            )}
             {before && (
               <Box textStyle="note" color="waiting" fontWeight="600">
                 It was here before: sent as {before}. A return is looked at with what was done to it then.
