@@ -2,6 +2,7 @@ import { cpus, totalmem } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import type { Page } from 'puppeteer-core';
+import type { Person } from '@/core/people/roles';
 import { checkModel } from '@/core/procedure/checkModel';
 import { insertModel } from '@/data/models/modelRepository';
 import { loadDemo } from './demo/loadDemo';
@@ -16,6 +17,7 @@ import { startDatabase, stopDatabase } from './support/mariadb';
 import { needPackage } from './support/packages';
 import { endChild } from './support/processes';
 import { say } from './support/say';
+import { receiveSixty, triageSixty } from './support/triageSixty';
 import { triageFigures } from './support/triageFigures';
 import { planFigures } from './support/planFigures';
 import { screens } from './support/screens';
@@ -201,6 +203,12 @@ async function main(): Promise<void> {
         }
       });
       const search = await searchTimes(application.url, cookie);
+      await withDatabase(home, databaseNames.demo, async (db) => {
+        const { id, name, role } = (await db('people').where({ role: 'lead' }).first()) as Omit<Person, 'bench'>;
+        const person: Person = { id, name, role, bench: 'goods-in' };
+        await receiveSixty(db, person);
+      });
+      const sixty = await triageSixty(page, application.url);
       const report = [
         `“Done” at the bench, key press to acknowledged: median ${ms(done.median)} ms, p95 ${ms(done.p95)} ms (${acknowledgements} steps).`,
         '',
@@ -208,6 +216,8 @@ async function main(): Promise<void> {
         '| --- | ---: | ---: | ---: |',
         ...rows,
         `| /bench/… | – | – | ${(benchScript / 1000).toFixed(0)} |`,
+        '',
+        `${sixty.units} units triaged by keys alone at 45 ms a key: ${sixty.meanKeys.toFixed(1)} keys a unit, ${sixty.mostKeys} at most, ${sixty.seconds.toFixed(0)} s in all.`,
         '',
         '| operations | checker, median ms | checker, p95 ms |',
         '| ---: | ---: | ---: |',

@@ -19,16 +19,26 @@ interface Tally {
 const node = (script: string, ...args: string[]) =>
   show(process.execPath, [join('node_modules', script), ...args], { cwd: projectRoot, env: process.env });
 
-const checks: readonly { readonly name: string; readonly run: () => Promise<number> }[] = [
-  { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn') },
-  { name: 'lint', run: () => node('eslint/bin/eslint.js', '.', '--max-warnings', '0') },
-  {
-    name: 'layers',
-    run: () =>
-      node('dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'scripts', '--config', '.dependency-cruiser.cjs'),
-  },
-  { name: 'types', run: () => node('typescript/bin/tsc', '--noEmit') },
-  { name: 'types of the core', run: () => node('typescript/bin/tsc', '--noEmit', '-p', 'src/core/tsconfig.json') },
+interface Check {
+  readonly name: string;
+  readonly run: () => Promise<number>;
+}
+
+/** Two lanes beside each other, about as long as one another. */
+const lanes: readonly (readonly Check[])[] = [
+  [
+    { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn') },
+    { name: 'lint', run: () => node('eslint/bin/eslint.js', '.', '--max-warnings', '0') },
+  ],
+  [
+    {
+      name: 'layers',
+      run: () =>
+        node('dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'scripts', '--config', '.dependency-cruiser.cjs'),
+    },
+    { name: 'types', run: () => node('typescript/bin/tsc', '--noEmit') },
+    { name: 'types of the core', run: () => node('typescript/bin/tsc', '--noEmit', '-p', 'src/core/tsconfig.json') },
+  ],
 ];
 
 /** Everything: checks, unit tests, tests on a MariaDB of their own, and end-to-end tests in Chromium. */
@@ -41,9 +51,14 @@ export async function test(): Promise<void> {
   const tally: Tally = { passed: 0, failed: 0 };
   const server = await startDatabase(home, { isDurable: false });
   try {
-    for (const { name, run } of checks) await check(tally, name, run);
+    await Promise.all(
+      lanes.map(async (lane) => {
+        for (const { name, run } of lane) await check(tally, name, run);
+      }),
+    );
     await jest(tally, 'unit');
-    await jest(tally, 'db', '--runInBand');
+    // Each file has a database of its own.
+    await jest(tally, 'db', '--maxWorkers=2');
     await endToEnd(tally, home);
   } finally {
     if (server.isOurs) await stopDatabase(home);

@@ -53,6 +53,9 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
         </Box>
         <Box mt="20px">
           <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />{' '}
+          {unit?.apartPlace === 'unknown-model' && (
+            <KeyButton keyName="o" label="First opening" onPress={() => router.push('/models')} />
+          )}{' '}
           {person.role === 'lead' && (
             <KeyButton keyName="n" label="Report serials lost" onPress={() => setReporting(true)} />
           )}
