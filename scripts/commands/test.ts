@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { loadDemo } from '../demo/loadDemo';
@@ -16,8 +16,11 @@ interface Tally {
   failed: number;
 }
 
-const node = (script: string, ...args: string[]) =>
-  show(process.execPath, [join('node_modules', script), ...args], { cwd: projectRoot, env: process.env });
+const node = (script: string, args: readonly string[], env: Readonly<Record<string, string>> = {}) =>
+  show(process.execPath, [join('node_modules', script), ...args], {
+    cwd: projectRoot,
+    env: { ...process.env, ...env },
+  });
 
 interface Check {
   readonly name: string;
@@ -27,17 +30,17 @@ interface Check {
 /** Two lanes beside each other, about as long as one another. */
 const lanes: readonly (readonly Check[])[] = [
   [
-    { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn') },
-    { name: 'lint', run: () => node('eslint/bin/eslint.js', '.', '--max-warnings', '0') },
+    { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']) },
+    { name: 'lint', run: () => node('eslint/bin/eslint.js', ['.', '--max-warnings', '0']) },
   ],
   [
     {
       name: 'layers',
       run: () =>
-        node('dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'scripts', '--config', '.dependency-cruiser.cjs'),
+        node('dependency-cruiser/bin/dependency-cruise.mjs', ['src', 'scripts', '--config', '.dependency-cruiser.cjs']),
     },
-    { name: 'types', run: () => node('typescript/bin/tsc', '--noEmit') },
-    { name: 'types of the core', run: () => node('typescript/bin/tsc', '--noEmit', '-p', 'src/core/tsconfig.json') },
+    { name: 'types', run: () => node('typescript/bin/tsc', ['--noEmit']) },
+    { name: 'types of the core', run: () => node('typescript/bin/tsc', ['--noEmit', '-p', 'src/core/tsconfig.json']) },
   ],
 ];
 
@@ -58,7 +61,7 @@ export async function test(): Promise<void> {
     );
     await jest(tally, 'unit');
     // Each file has a database of its own.
-    await jest(tally, 'db', '--maxWorkers=2');
+    await jest(tally, 'db', ['--maxWorkers=2']);
     await endToEnd(tally, home);
   } finally {
     if (server.isOurs) await stopDatabase(home);
@@ -74,19 +77,20 @@ async function check(tally: Tally, name: string, run: () => Promise<number>): Pr
 }
 
 /** Runs one project of Jest and adds up its tests; a run that tested nothing counts as failed. */
-async function jest(tally: Tally, project: string, ...args: string[]): Promise<void> {
+async function jest(
+  tally: Tally,
+  project: string,
+  args: readonly string[] = [],
+  env: Readonly<Record<string, string>> = {},
+): Promise<void> {
   say(`\n— ${project} tests`);
   const folder = mkdtempSync(join(tmpdir(), 'plucky-jest-'));
   const outputFile = join(folder, 'result.json');
   try {
     const code = await node(
       'jest/bin/jest.js',
-      '--selectProjects',
-      project,
-      '--json',
-      `--outputFile=${outputFile}`,
-      '--silent=false',
-      ...args,
+      ['--selectProjects', project, '--json', `--outputFile=${outputFile}`, '--silent=false', ...args],
+      env,
     );
     const result = existsSync(outputFile)
       ? (JSON.parse(readFileSync(outputFile, 'utf8')) as {
@@ -103,17 +107,32 @@ async function jest(tally: Tally, project: string, ...args: string[]): Promise<v
   }
 }
 
-/** A fresh demo on a production build, for the tests in the browser. */
+/** Files that run beside the rest, on a demo of their own: about half of the time. */
+const beside = ['models', 'screens', 'planner', 'deviation'];
+/** Files that take the database server away: alone. */
+const alone = ['faults'];
+const secondDemo = 'plucky_demo_2';
+
+/** Fresh demos on a production build, for the tests in the browser: two lanes, then what needs the server for itself. */
 async function endToEnd(tally: Tally, home: Home): Promise<void> {
   await buildApplication();
   say('\nLoading the demo workshop for the browser …');
-  for (const name of Object.values(databaseNames)) await dropDatabase(home, name);
-  await withDatabase(home, databaseNames.demo, (db) => loadDemo(db, new Date()));
-  const application = await startApplication(home, databaseNames.demo);
-  process.env.PLUCKY_TEST_URL = application.url;
+  for (const name of [...Object.values(databaseNames), secondDemo]) await dropDatabase(home, name);
+  const demos = [databaseNames.demo, secondDemo];
+  await Promise.all(demos.map((name) => withDatabase(home, name, (db) => loadDemo(db, new Date()))));
+  const first = await startApplication(home, databaseNames.demo);
+  const second = await startApplication(home, secondDemo);
+  const files = readdirSync(join(projectRoot, 'tests', 'e2e')).map((file) => file.replace('.test.ts', ''));
+  const rest = files.filter((file) => !beside.includes(file) && !alone.includes(file));
+  const runFiles = (names: readonly string[], url: string) =>
+    jest(tally, 'e2e', ['--runInBand', '--testPathPatterns', `e2e/(${names.join('|')})\\.test`], {
+      PLUCKY_TEST_URL: url,
+    });
   try {
-    await jest(tally, 'e2e', '--runInBand');
+    await Promise.all([runFiles(rest, first.url), runFiles(beside, second.url)]);
+    await runFiles(alone, first.url);
   } finally {
-    await endChild(application.child);
+    await endChild(first.child);
+    await endChild(second.child);
   }
 }
