@@ -10,6 +10,7 @@ import {
   useState,
   type ReactNode,
 } from 'react';
+import { flushSync } from 'react-dom';
 import { KeyDispatcher } from './keyDispatcher';
 import { KeysHelp } from './KeysHelp';
 import { KeyRegistry, type KeyBinding } from './keyRegistry';
@@ -31,7 +32,8 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
 
   useEffect(() => {
     const dispatcher = new KeyDispatcher({
-      run: (key) => registry.run(key),
+      // Drawn before the next key acts: two keys can come in one breath, and the first may open a choice.
+      run: (key) => flushSync(() => registry.run(key)),
       scan: (tag) => router.push(`/t/${tag}`),
       scanCode: (code) => registry.scanCode(code),
       later: (work, ms) => {
