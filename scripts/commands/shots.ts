@@ -18,6 +18,8 @@ interface Shot {
   readonly path: (page: Page) => Promise<string> | string;
   readonly theme?: 'dark';
   readonly keys?: readonly string[];
+  /** What the page says when all of it is computed. */
+  readonly says?: string;
 }
 
 /** The bench of the unit whose sheet is the furthest on its way. */
@@ -29,8 +31,8 @@ const busiestBench = async (page: Page, list: string): Promise<string> => {
 
 const shots: readonly Shot[] = [
   { name: 'today', path: () => '/' },
-  { name: 'today-night', path: () => '/', theme: 'dark' },
-  { name: 'dock', path: () => '/dock' },
+  { name: 'triage-score', path: () => '/triage/score' },
+  { name: 'dock', path: () => '/dock', says: 'after parts and labour' },
   { name: 'triage', path: () => '/triage' },
   { name: 'teardown', path: () => '/teardown' },
   { name: 'bench', path: (page) => busiestBench(page, '/rebuild') },
@@ -80,6 +82,7 @@ export async function takeShots(): Promise<void> {
           await page.keyboard.press(key as 'Enter');
           await new Promise((done) => setTimeout(done, 120));
         }
+        if (shot.says) await page.waitForFunction((words) => document.body.innerText.includes(words), {}, shot.says);
         await page.waitForFunction(() =>
           [...document.querySelectorAll('[data-chart]')].every(
             (chart) => (chart as HTMLElement).dataset.drawn === 'yes',
