@@ -1,11 +1,14 @@
 import type { Knex } from 'knex';
 import { parcelClaim } from '@/data/parcels/parcelClaim';
+import { findParcel } from '@/data/parcels/parcelRepository';
+import { parcelUnits } from '@/data/parcels/parcelUnits';
 import type { ClaimSheet } from '@/files/writeClaim';
 
 /** What a supplier is asked about a parcel, as it goes on the sheet. */
 export async function readClaim(db: Knex, parcelId: string, from: string): Promise<ClaimSheet | undefined> {
-  const claim = await parcelClaim(db, parcelId);
-  if (!claim) return undefined;
-  const { code, supplier, receivedOn } = claim.parcel;
-  return { parcel: code, supplier, from, receivedOn, differences: claim.differences };
+  const parcel = await findParcel(db, parcelId);
+  if (!parcel) return undefined;
+  const { code, supplier, receivedOn } = parcel;
+  const differences = await parcelClaim(db, parcel, await parcelUnits(db, parcelId));
+  return { parcel: code, supplier, from, receivedOn, differences };
 }

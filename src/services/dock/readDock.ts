@@ -5,7 +5,7 @@ import type { UnitStage } from '@/core/bench/stages';
 import { listParcels, openLines, stageCounts } from '@/data/parcels/parcelRepository';
 import { parcelClaim } from '@/data/parcels/parcelClaim';
 import { parcelCost } from '@/data/parcels/parcelCost';
-import { unitsOfParcel } from '@/data/units/unitRepository';
+import { parcelUnits } from '@/data/parcels/parcelUnits';
 
 export interface ParcelSummary {
   readonly parcel: Parcel;
@@ -27,6 +27,7 @@ export interface DockView {
 }
 
 const shownLines = 200;
+const shownUnits = 12;
 
 /** All parcels, and one of them open: what is still in the box and what was tagged last. */
 export async function readDock(db: Knex, parcelId: string | undefined): Promise<DockView> {
@@ -37,11 +38,12 @@ export async function readDock(db: Knex, parcelId: string | undefined): Promise<
   });
   const chosen = parcels.find(({ id }) => id === parcelId) ?? parcels[0];
   if (!chosen) return { parcels: summaries, open: null };
-  const [lines, units, claim, cost] = await Promise.all([
+  const all = await parcelUnits(db, chosen.id);
+  const [lines, differences, cost] = await Promise.all([
     openLines(db, chosen.id, shownLines),
-    unitsOfParcel(db, chosen.id, 12),
-    parcelClaim(db, chosen.id),
-    parcelCost(db, chosen),
+    parcelClaim(db, chosen, all),
+    parcelCost(db, chosen, all),
   ]);
-  return { parcels: summaries, open: { parcel: chosen, lines, units, differences: claim?.differences ?? [], cost } };
+  const units = all.slice(0, shownUnits).map(({ unit }) => unit);
+  return { parcels: summaries, open: { parcel: chosen, lines, units, differences, cost } };
 }
