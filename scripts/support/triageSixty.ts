@@ -28,6 +28,8 @@ export async function receiveSixty(db: Knex, person: Person): Promise<void> {
   for (const { lineNo } of lines) await act('unit-tagged', randomUUID(), null, { parcelId, lineNo });
 }
 
+const SERIAL = 'the serial';
+
 export interface SixtyTriaged {
   readonly units: number;
   readonly mostKeys: number;
@@ -42,6 +44,12 @@ export async function triageSixty(page: Page, url: string): Promise<SixtyTriaged
   const counts: number[] = [];
   const since = performance.now();
   const title = () => page.$eval('h1', ({ textContent }) => textContent ?? '');
+  const asks = () =>
+    page.$eval(
+      'dialog',
+      (dialog, serial) => (dialog.querySelector('input') ? serial : (dialog.textContent ?? '')),
+      SERIAL,
+    );
   const skips = 8;
   for (let skipped = 0; counts.length < 60 && skipped < skips;) {
     const heading = await title();
@@ -63,7 +71,15 @@ export async function triageSixty(page: Page, url: string): Promise<SixtyTriaged
     await press('i');
     await page.waitForSelector('dialog input');
     await press('Enter');
-    while (!(await page.$('dialog input'))) await press('1');
+    // Each answer is waited for, so that a slow machine's next question does not get the key of the one before.
+    for (let asked = await asks(); asked !== SERIAL; asked = await asks()) {
+      await press('1');
+      await page.waitForFunction(
+        (before) => (document.querySelector('dialog')?.textContent ?? '') !== before,
+        { polling: 20 },
+        asked,
+      );
+    }
     await press('Enter');
     await page.waitForFunction(() => document.querySelector('dialog') === null);
     await page.waitForFunction((old) => document.querySelector('h1')?.textContent !== old, {}, heading);

@@ -47,10 +47,12 @@ export interface UnitRow {
   variant: string | null;
   serial: string | null;
   marks: readonly Mark[];
+  photos: Unit['photos'];
   tests: Unit['tests'];
   disposition: Unit['disposition'];
   apart_place: Unit['apartPlace'];
   is_wiped: number;
+  is_ownership_settled: number;
   sheet: SheetState | null;
   assigned: Unit['assigned'];
   fitted: Unit['fitted'];
@@ -183,6 +185,14 @@ export interface SupplierColumnsRow {
   mapping: RememberedMapping;
 }
 
+export interface UnitPhotoRow {
+  id: string;
+  unit_id: string;
+  jpeg: Buffer;
+  taken_by: string;
+  taken_at: Date;
+}
+
 export interface LostSerialRow {
   serial: string;
   reported_by: string;
@@ -239,10 +249,12 @@ export const columns = {
     'variant',
     'serial',
     'marks',
+    'photos',
     'tests',
     'disposition',
     'apart_place',
     'is_wiped',
+    'is_ownership_settled',
     'sheet',
     'assigned',
     'fitted',
@@ -321,5 +333,6 @@ export const columns = {
   label_jobs: ['id', 'event_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],
   supplier_columns: ['supplier', 'mapping'] satisfies (keyof SupplierColumnsRow)[],
   lost_serials: ['serial', 'reported_by', 'reported_at'] satisfies (keyof LostSerialRow)[],
+  unit_photos: ['id', 'unit_id', 'jpeg', 'taken_by', 'taken_at'] satisfies (keyof UnitPhotoRow)[],
   unit_holds: ['unit_id', 'person_id', 'until'] satisfies (keyof UnitHoldRow)[],
 };

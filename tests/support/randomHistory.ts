@@ -142,6 +142,10 @@ export class RandomHistory {
         subjectId,
         payload: { mark: { kind: chance.pick(findings), face: chance.pick(model.faces).id, field: 5 } },
       };
+    if (chance.happens(0.05)) {
+      const photo = { id: chance.uuid(), face: chance.pick(model.faces).id, field: null };
+      return { type: 'photo-taken', subjectId, payload: { photo } };
+    }
     if (chance.happens(0.5))
       return {
         type: 'test-noted',

@@ -47,6 +47,31 @@ describe('unit-let-go', () => {
     expect(bench.act('unit-let-go', 'u', { because: 'disposed' })).toMatchObject({ reason: 'wrong-stage' });
   });
 
+  test('a unit whose serial was reported lost may only be kept apart, until its owner agrees', () => {
+    const bench = new TestBench();
+    bench.identified(phone, 'u', 'SN 55-O');
+    bench.world.reportLost(['sn55o']);
+    const decide = (disposition: 'donor' | 'quarantine') =>
+      bench.act('unit-decided', 'u', { disposition, proposed: 'donor', apartPlace: null });
+    expect(decide('donor')).toMatchObject({ reason: 'reported-lost', facts: { serial: 'SN 55-O' } });
+    expect(bench.unit().stage).toBe('triage');
+    expect(decide('quarantine')).toBe('ok');
+    expect(bench.act('unit-let-go', 'u', { because: 'owner-agrees' })).toBe('ok');
+    expect(decide('donor')).toBe('ok');
+    expect(bench.unit().stage).toBe('teardown');
+  });
+
+  test('photos are taken where units wait, and stay with the unit', () => {
+    const bench = keptApart('unknown-model');
+    const photo = { id: 'f', face: null, field: null };
+    expect(bench.act('photo-taken', 'u', { photo })).toBe('ok');
+    bench.act('unit-let-go', 'u', { because: 'model-known' });
+    expect(bench.unit().photos).toEqual([photo]);
+    bench.act('test-noted', 'u', { test: 'account-lock', result: 'sound' });
+    bench.act('unit-decided', 'u', { disposition: 'recycle', proposed: 'donor', apartPlace: null });
+    expect(bench.act('photo-taken', 'u', { photo: { ...photo, id: 'g' } })).toMatchObject({ reason: 'wrong-stage' });
+  });
+
   test('takes the word of a lead', () => {
     expect(isAtLeastRole('technician', roleForEvent('unit-let-go'))).toBe(false);
     expect(isAtLeastRole('lead', roleForEvent('unit-let-go'))).toBe(true);

@@ -49,6 +49,13 @@ export interface Mark {
   readonly depthMm?: number;
 }
 
+/** A picture of a unit; where it shows a marked place, that too. The picture itself is kept beside the log. */
+export interface UnitPhoto {
+  readonly id: string;
+  readonly face: string | null;
+  readonly field: number | null;
+}
+
 export interface PartTrouble {
   readonly stepId: string;
   readonly partRef: string;
@@ -102,10 +109,13 @@ export interface Unit extends Versioned {
   readonly variant: string | null;
   readonly serial: string | null;
   readonly marks: readonly Mark[];
+  readonly photos: readonly UnitPhoto[];
   readonly tests: Readonly<Partial<Record<DeviceTest, TestResult>>>;
   readonly disposition: Disposition | null;
   readonly apartPlace: ApartPlace | null;
   readonly isWiped: boolean;
+  /** The owner has agreed: a report that its serial is lost holds it no longer. */
+  readonly isOwnershipSettled: boolean;
   readonly sheet: SheetState | null;
   /** Slot → part id. */
   readonly assigned: Readonly<Record<string, string>>;

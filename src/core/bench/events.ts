@@ -4,7 +4,16 @@ import type { CostRule } from '@/core/shared/costRule';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
-import type { Entities, EntityKind, Mark, ParcelLine, PartTrouble, Resistance, ScrewTrouble } from './entities';
+import type {
+  Entities,
+  EntityKind,
+  Mark,
+  ParcelLine,
+  PartTrouble,
+  Resistance,
+  ScrewTrouble,
+  UnitPhoto,
+} from './entities';
 import type { ApartPlace, Disposition, LetGoCause, PartState, ReplanCause, WipeMethod } from './stages';
 
 /** A part that came free in a step. The tag is given out by the server when it takes the fact in. */
@@ -55,6 +64,7 @@ export interface Payloads {
     readonly serial: string;
   };
   'mark-placed': { readonly mark: Mark };
+  'photo-taken': { readonly photo: UnitPhoto };
   'test-noted': { readonly test: DeviceTest; readonly result: TestResult };
   'wipe-recorded': { readonly method: WipeMethod };
   'unit-decided': {
@@ -106,6 +116,7 @@ export const subjectKinds = {
   'unit-tagged': 'unit',
   'unit-identified': 'unit',
   'mark-placed': 'unit',
+  'photo-taken': 'unit',
   'test-noted': 'unit',
   'wipe-recorded': 'unit',
   'unit-decided': 'unit',

@@ -1,3 +1,4 @@
+import { plainSerial } from '@/core/shared/serials';
 import type { Model } from '@/core/procedure/model';
 import type { Entities, EntityKind, Unit } from './entities';
 import type { BenchEvent, Touched } from './events';
@@ -9,6 +10,8 @@ type Tables = { [K in EntityKind]: Map<string, Entities[K]> };
 export class MemoryWorld implements World {
   readonly tables: Tables = { parcel: new Map(), line: new Map(), unit: new Map(), part: new Map() };
   private readonly recorded = new Map<string, { touched: readonly Touched[]; isUndone: boolean }>();
+
+  private readonly lost = new Set<string>();
 
   constructor(private readonly models: readonly Model[]) {}
 
@@ -32,6 +35,10 @@ export class MemoryWorld implements World {
     return this.units().find((unit) => unit.serial === serial && unit.stage !== 'sent');
   }
 
+  isReportedLost(serial: string): boolean {
+    return this.lost.has(plainSerial(serial));
+  }
+
   hasParcelCode(code: string): boolean {
     return [...this.tables.parcel.values()].some((parcel) => parcel.code === code);
   }
@@ -43,6 +50,11 @@ export class MemoryWorld implements World {
   /** Puts a thing in as it is, without a fact. */
   put<K extends EntityKind>(kind: K, entity: Entities[K]): void {
     this.tables[kind].set(entity.id, entity);
+  }
+
+  /** Makes it known that serials were reported lost. */
+  reportLost(serials: readonly string[]): void {
+    for (const serial of serials) this.lost.add(plainSerial(serial));
   }
 
   /** Makes a recorded fact known without applying it, so that it can be taken back. */

@@ -27,7 +27,7 @@ function withMark(marks: readonly Mark[], { kind, face, field }: Mark): readonly
 
 /** Triage: what the unit is, what is wrong with it, and what it is good for. */
 export const triageEffects: Effects<
-  'unit-identified' | 'mark-placed' | 'test-noted' | 'wipe-recorded' | 'unit-decided' | 'unit-let-go'
+  'unit-identified' | 'mark-placed' | 'photo-taken' | 'test-noted' | 'wipe-recorded' | 'unit-decided' | 'unit-let-go'
 > = {
   'unit-identified': (world, event) => {
     const found = unitAt(world, event, 'triage');
@@ -45,6 +45,13 @@ export const triageEffects: Effects<
     if (!found.ok) return found;
     const { marks } = found.value;
     return accept([unitChange(found.value, { ...found.value, marks: withMark(marks, event.payload.mark) })]);
+  },
+
+  'photo-taken': (world, event) => {
+    const found = unitAt(world, event, 'triage', 'kept-apart');
+    if (!found.ok) return found;
+    const { photos } = found.value;
+    return accept([unitChange(found.value, { ...found.value, photos: [...photos, event.payload.photo] })]);
   },
 
   'test-noted': (world, event) => {
@@ -72,6 +79,7 @@ export const triageEffects: Effects<
     const settled = {
       // What was the matter is over, so that it is not proposed to keep it apart again for it.
       marks: because === 'made-safe' ? unit.marks.filter(({ kind }) => kind !== 'swelling') : unit.marks,
+      isOwnershipSettled: unit.isOwnershipSettled || because === 'owner-agrees',
       tests: because === 'lock-removed' ? { ...unit.tests, 'account-lock': 'sound' as const } : unit.tests,
     };
     return accept([unitChange(unit, { ...unit, ...settled, stage: 'triage', disposition: null, apartPlace: null })]);
@@ -87,6 +95,8 @@ export const triageEffects: Effects<
       if (!model.ok) return model;
       // A lock is a question of ownership: whatever the unit is worth, it is kept apart.
       if (unit.tests['account-lock'] === 'fault') return refuse('account-locked', { tag: unit.tag });
+      if (unit.serial && !unit.isOwnershipSettled && world.isReportedLost(unit.serial))
+        return refuse('reported-lost', { tag: unit.tag, serial: unit.serial });
     }
     const place = disposition === 'quarantine' ? (apartPlace ?? 'ownership') : null;
     return accept([unitChange(unit, { ...unit, disposition, apartPlace: place, stage: nextStage[disposition] })]);

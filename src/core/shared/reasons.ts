@@ -17,6 +17,7 @@ export const reasons = [
   'serial-known',
   'not-identified',
   'account-locked',
+  'reported-lost',
   'not-let-go',
   'not-wiped',
   'data-bearing',

@@ -2,6 +2,8 @@ import type { Knex } from 'knex';
 import type { EntityKind, Unit } from '@/core/bench/entities';
 import type { BenchEvent } from '@/core/bench/events';
 import { involved } from '@/core/bench/involved';
+import { plainSerial } from '@/core/shared/serials';
+import { reportedLost } from '@/data/triage/lostSerials';
 import { MemoryWorld } from '@/core/bench/memoryWorld';
 import { findModel } from '@/data/models/modelRepository';
 import { toPart } from '@/data/parts/partRows';
@@ -44,6 +46,10 @@ export async function loadWorld(trx: Knex, event: BenchEvent): Promise<MemoryWor
     if (Object.keys(unit.assigned).length + Object.keys(unit.fitted).length === 0) continue;
     const rows = (await trx('parts').where({ assigned_to: unit.id }).orderBy('id').forUpdate()) as PartRow[];
     for (const row of rows) world.put('part', toPart(row));
+  }
+  if (event.type === 'unit-decided') {
+    const serials = found.unit.flatMap(({ serial }) => (serial ? [plainSerial(serial)] : []));
+    world.reportLost(Object.keys(await reportedLost(trx, serials)));
   }
   if (undoes !== undefined && recorded) world.remember(undoes, recorded.touched, recorded.isUndone);
   return world;

@@ -55,6 +55,8 @@ const migrations: readonly Migration[] = [
   { name: '022_label_jobs', up: (db) => tables.labelJobs(db.schema) },
   { name: '023_supplier_columns', up: (db) => tables.supplierColumns(db.schema) },
   { name: '024_lost_serials', up: (db) => tables.lostSerials(db.schema) },
+  { name: '025_unit_photo_list', up: (db) => tables.unitPhotoList(db.schema) },
+  { name: '026_unit_photos', up: (db) => tables.unitPhotos(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

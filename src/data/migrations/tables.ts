@@ -220,6 +220,23 @@ export const labelJobs = (schema: Knex.SchemaBuilder) =>
     table.specificType('printed_at', 'datetime(3)').nullable().index();
   });
 
+/** Pictures of a unit, and whether its ownership is settled whatever was reported. */
+export const unitPhotoList = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('units', (table) => {
+    table.json('photos').notNullable().defaultTo('[]');
+    table.boolean('is_ownership_settled').notNullable().defaultTo(false);
+  });
+
+/** The pictures themselves. They come before the fact that names them, and are never changed. */
+export const unitPhotos = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('unit_photos', (table) => {
+    id(table, 'id').primary();
+    id(table, 'unit_id').notNullable().index();
+    table.specificType('jpeg', 'mediumblob').notNullable();
+    id(table, 'taken_by').notNullable();
+    table.specificType('taken_at', 'datetime(3)').notNullable();
+  });
+
 /** Which column of a supplier's lists holds what, as somebody once said. */
 export const supplierColumns = (schema: Knex.SchemaBuilder) =>
   schema.createTable('supplier_columns', (table) => {

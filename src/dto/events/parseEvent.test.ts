@@ -29,6 +29,7 @@ const right: { readonly [T in PostedEventType]: Payloads[T] } = {
   'wipe-recorded': { method: 'device-erase' },
   'unit-decided': { disposition: 'quarantine', proposed: 'build', apartPlace: 'hazard' },
   'unit-let-go': { because: 'made-safe' },
+  'photo-taken': { photo: { id: '6f9619ff-8b86-4d01-b42d-00cf4fc964ff', face: 'back', field: 5 } },
   'sheet-started': { kind: 'teardown', targets: ['battery'], keeping: 'tray' },
   'sheet-replanned': {
     because: 'found',
@@ -108,6 +109,7 @@ describe('parseEvent', () => {
     ['parcel-made', { code: '<script>' }, 'code'],
     ['cost-spread', { rule: 'by-weight' }, 'rule'],
     ['unit-let-go', { because: 'in-a-hurry' }, 'because'],
+    ['photo-taken', { photo: { id: 'x', face: null, field: null } }, 'photo.id'],
     ['unit-tagged', { lineNo: 0 }, 'lineNo'],
     ['mark-placed', { mark: { kind: 'crack', face: 'back', field: 10 } }, 'mark.field'],
     ['mark-placed', { mark: { kind: 'scratch', face: 'back', field: 1 } }, 'mark.kind'],

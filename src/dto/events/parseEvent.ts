@@ -27,6 +27,7 @@ import {
   TestNotedDto,
   UnitDecidedDto,
   UnitIdentifiedDto,
+  PhotoTakenDto,
   UnitLetGoDto,
   WipeRecordedDto,
 } from './triageDtos';
@@ -69,6 +70,7 @@ const payloadDtos: Readonly<Record<PostedEventType, new () => object>> = {
   'wipe-recorded': WipeRecordedDto,
   'unit-decided': UnitDecidedDto,
   'unit-let-go': UnitLetGoDto,
+  'photo-taken': PhotoTakenDto,
   'sheet-started': SheetStartedDto,
   'sheet-replanned': SheetReplannedDto,
   'step-resisted': StepResistedDto,

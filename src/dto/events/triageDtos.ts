@@ -6,6 +6,7 @@ import {
   IsInt,
   IsObject,
   IsOptional,
+  IsUUID,
   Length,
   Matches,
   Max,
@@ -13,7 +14,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import type { Mark } from '@/core/bench/entities';
+import type { Mark, UnitPhoto } from '@/core/bench/entities';
 import type { Payloads, Weighed } from '@/core/bench/events';
 import {
   apartPlaces,
@@ -75,6 +76,28 @@ export class MarkPlacedDto implements Omit<Payloads['mark-placed'], never> {
   @ValidateNested()
   @Type(() => MarkDto)
   mark!: MarkDto;
+}
+
+export class PhotoDto implements UnitPhoto {
+  @IsUUID()
+  id!: string;
+
+  @ValidateIf((dto: PhotoDto) => dto.face !== null)
+  @Matches(idPattern)
+  face!: string | null;
+
+  @ValidateIf((dto: PhotoDto) => dto.field !== null)
+  @IsInt()
+  @Min(1)
+  @Max(9)
+  field!: number | null;
+}
+
+export class PhotoTakenDto implements Omit<Payloads['photo-taken'], never> {
+  @IsObject()
+  @ValidateNested()
+  @Type(() => PhotoDto)
+  photo!: PhotoDto;
 }
 
 /** Quick tests at triage and proofs before sale are noted alike. */

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Parcel, ParcelLine, Unit } from '@/core/bench/entities';
 import type { Difference } from '@/core/intake/parcelDifferences';
+import { supplierRecord, type ParcelRecord, type SupplierRecord } from '@/core/intake/supplierRecord';
 import type { UnitStage } from '@/core/bench/stages';
 import { listParcels, openLines, stageCounts } from '@/data/parcels/parcelRepository';
 import { parcelClaim } from '@/data/parcels/parcelClaim';
@@ -22,12 +23,16 @@ export interface DockView {
     readonly units: readonly Unit[];
     readonly differences: readonly Difference[];
     /** What each unit has cost so far by the parcel's rule: least and most, in cents. */
+    /** What the parcels of this supplier turned out to be. */
+    readonly supplier: SupplierRecord;
     readonly cost: { readonly leastCents: number; readonly mostCents: number; readonly units: number };
   } | null;
 }
 
 const shownLines = 200;
 const shownUnits = 12;
+/** Parcels of one supplier that its record looks back on. */
+const remembered = 12;
 
 /** All parcels, and one of them open: what is still in the box and what was tagged last. */
 export async function readDock(db: Knex, parcelId: string | undefined): Promise<DockView> {
@@ -39,11 +44,31 @@ export async function readDock(db: Knex, parcelId: string | undefined): Promise<
   const chosen = parcels.find(({ id }) => id === parcelId) ?? parcels[0];
   if (!chosen) return { parcels: summaries, open: null };
   const all = await parcelUnits(db, chosen.id);
-  const [lines, differences, cost] = await Promise.all([
+  const [lines, differences, cost, others] = await Promise.all([
     openLines(db, chosen.id, shownLines),
     parcelClaim(db, chosen, all),
     parcelCost(db, chosen, all),
+    recordsOf(
+      db,
+      parcels.filter(({ id, supplier }) => id !== chosen.id && supplier === chosen.supplier),
+    ),
   ]);
+  const supplier = supplierRecord([recordOf(chosen, differences), ...others]);
   const units = all.slice(0, shownUnits).map(({ unit }) => unit);
-  return { parcels: summaries, open: { parcel: chosen, lines, units, differences, cost } };
+  return { parcels: summaries, open: { parcel: chosen, lines, units, differences, supplier, cost } };
 }
+
+const recordOf = ({ isCounted, lineCount }: Parcel, differences: readonly Difference[]): ParcelRecord => ({
+  isCounted,
+  promised: lineCount,
+  differences,
+});
+
+/** The latest parcels of a supplier that were counted. */
+const recordsOf = (db: Knex, parcels: readonly Parcel[]): Promise<readonly ParcelRecord[]> =>
+  Promise.all(
+    parcels
+      .filter(({ isCounted }) => isCounted)
+      .slice(0, remembered)
+      .map(async (parcel) => recordOf(parcel, await parcelClaim(db, parcel, await parcelUnits(db, parcel.id)))),
+  );

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { ParcelLine, Unit } from '@/core/bench/entities';
-import { plainSerial } from '@/core/intake/serials';
+import { plainSerial } from '@/core/shared/serials';
 import { identityOf, type ModelIdentity } from '@/core/procedure/identity';
 import type { Model } from '@/core/procedure/model';
 import type { ShopKnowledge } from '@/core/triage/knowledge';

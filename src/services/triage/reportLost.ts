@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { plainSerial } from '@/core/intake/serials';
+import { plainSerial } from '@/core/shared/serials';
 import type { Person } from '@/core/people/roles';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import { transaction } from '@/data/transaction';

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { apartRules } from '@/core/bench/apart';
-import type { Unit } from '@/core/bench/entities';
+import type { Unit, UnitPhoto } from '@/core/bench/entities';
 import { apartPlaces, type ApartPlace } from '@/core/bench/stages';
 import type { Person } from '@/core/people/roles';
 import type { ApartView } from '@/services/apart/readApart';
@@ -16,6 +16,8 @@ import { Tag } from '@/ui/base/Tag';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
+import { PhotoStrip } from '@/ui/photos/PhotoStrip';
+import { TakePhoto } from '@/ui/photos/TakePhoto';
 import { startCount } from '@/ui/words/amounts';
 import { ReportLost } from './ReportLost';
 import { apartNames, letGoNames } from '@/ui/words/names';
@@ -68,6 +70,7 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
           unit={unit}
           isLead={person.role === 'lead'}
           onLetGo={(because) => void shop.act('unit-let-go', unit.id, { because })}
+          onPhoto={(photo) => void shop.act('photo-taken', unit.id, { photo })}
         />
       )}
     </Box>
@@ -113,10 +116,12 @@ function OneApart({
   unit,
   isLead,
   onLetGo,
+  onPhoto,
 }: {
   readonly unit: Unit;
   readonly isLead: boolean;
   readonly onLetGo: (because: (typeof apartRules)[ApartPlace]['letsGo'][number]) => void;
+  readonly onPhoto: (photo: UnitPhoto) => void;
 }) {
   const { steps, letsGo, note } = apartRules[unit.apartPlace ?? 'ownership'];
   const [done, setDone] = useState<readonly number[]>([]);
@@ -152,6 +157,10 @@ function OneApart({
       <Caution tone={unit.apartPlace === 'hazard' ? 'danger' : 'waiting'} what="Before anything else.">
         {note}
       </Caution>
+      <Box display="flex" gap="8px" flexWrap="wrap">
+        <TakePhoto unit={unit} about={undefined} onTaken={onPhoto} />
+        <PhotoStrip unit={unit} />
+      </Box>
       <Section title="Then it may leave" note={isLead ? 'by your word' : 'by a lead’s word'}>
         <Box display="grid" gap="8px" pt="10px">
           {letsGo.map((because, at) => (

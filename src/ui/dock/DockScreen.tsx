@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { v4 as makeId } from 'uuid';
 import type { ParcelLine } from '@/core/bench/entities';
-import { findSerial } from '@/core/intake/serials';
+import { findSerial } from '@/core/shared/serials';
 import { costRules, type CostRule } from '@/core/shared/costRule';
 import { money } from '@/core/shared/money';
 import type { DockView, ParcelSummary } from '@/services/dock/readDock';
@@ -24,6 +24,8 @@ import { ImportManifest } from './ImportManifest';
 import { NewParcel } from './NewParcel';
 import { ParcelDifferences } from './ParcelDifferences';
 import { ParcelGives } from './ParcelGives';
+import { lookUpSerial, saySerial } from './saySerial';
+import { SupplierSays } from './SupplierSays';
 import { useForecast } from './useForecast';
 
 /** What came, against what we were told? */
@@ -62,7 +64,13 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
           </>
         )}
       </Box>
-      {form === 'parcel' && <NewParcel today={today} onClose={() => setForm(null)} />}
+      {form === 'parcel' && (
+        <NewParcel
+          today={today}
+          suppliers={[...new Set(parcels.map(({ parcel }) => parcel.supplier))]}
+          onClose={() => setForm(null)}
+        />
+      )}
       {form === 'manifest' && open && <ImportManifest parcel={open.parcel} onClose={() => setForm(null)} />}
     </Box>
   );
@@ -132,8 +140,8 @@ function OpenParcel({
   useScannedCode((code) => {
     const match = findSerial(code, waiting);
     if (!match) {
-      setScanned(`${code} is on no line that waits. Put it aside, or tag it off the list (X).`);
-      return beep('wrong');
+      beep('wrong');
+      return void lookUpSerial(code).then((known) => setScanned(saySerial(code, parcel.id, known)));
     }
     tag(match.entry);
     setScanned(
@@ -223,6 +231,7 @@ function OpenParcel({
         <Box display="grid" gap="24px" alignContent="start">
           <ParcelGives forecast={forecast} hasFailed={hasFailed} paidCents={paid} />
           {parcel.lineCount > 0 && <ParcelDifferences parcel={parcel} differences={differences} />}
+          <SupplierSays supplier={parcel.supplier} record={open.supplier} />
           <Section title="Tagged last" note="newest first">
             {shop.units.length === 0 && <Nothing>None yet.</Nothing>}
             <Box as="ul" display="grid" gap="8px" pt="10px">

@@ -12,7 +12,16 @@ import { useShopStore } from '@/ui/facts/ShopProvider';
 import { readMoney } from '@/ui/words/readMoney';
 
 /** A parcel is made from what stands on its papers. */
-export function NewParcel({ today, onClose }: { readonly today: string; readonly onClose: () => void }) {
+export function NewParcel({
+  today,
+  suppliers,
+  onClose,
+}: {
+  readonly today: string;
+  /** Those known already, offered while one types: the same name keeps columns and record together. */
+  readonly suppliers: readonly string[];
+  readonly onClose: () => void;
+}) {
   const router = useRouter();
   const store = useShopStore();
   const [problem, setProblem] = useState<string | null>(null);
@@ -47,7 +56,12 @@ export function NewParcel({ today, onClose }: { readonly today: string; readonly
             <Input name="code" required minLength={2} maxLength={40} placeholder="Ferry line, spring lot" autoFocus />
           </Labelled>
           <Labelled label="Supplier" wide>
-            <Input name="supplier" required maxLength={80} />
+            <Input name="supplier" required maxLength={80} list="known-suppliers" autoComplete="off" />
+            <datalist id="known-suppliers">
+              {suppliers.map((name) => (
+                <option key={name} value={name} />
+              ))}
+            </datalist>
           </Labelled>
           <Labelled label="Price paid">
             <Input name="price" required inputMode="decimal" placeholder="860.00" />

@@ -13,6 +13,8 @@ export interface Seeds {
   readonly lines?: readonly Entities['line'][];
   readonly units?: readonly Entities['unit'][];
   readonly parts?: readonly Entities['part'][];
+  /** Serials that were reported lost. */
+  readonly lostSerials?: readonly string[];
 }
 
 interface Overlaid {
@@ -160,7 +162,7 @@ export class ShopStore {
   }
 
   /** Enough of the shop to judge a fact: what the screen shows, and what was made here. */
-  private worldOf({ models, parcels = [], lines = [], units = [], parts = [] }: Seeds): MemoryWorld {
+  private worldOf({ models, parcels = [], lines = [], units = [], parts = [], lostSerials = [] }: Seeds): MemoryWorld {
     const world = new MemoryWorld(models);
     const put = <K extends EntityKind>(kind: K, served: readonly Entities[K][]) => {
       for (const entity of this.madeHere(kind)) world.put(kind, entity);
@@ -173,6 +175,7 @@ export class ShopStore {
     put('line', lines);
     put('unit', units);
     put('part', parts);
+    world.reportLost(lostSerials);
     for (const { event, touched } of this.made) world.remember(event.id, touched, event.type === 'undone');
     return world;
   }

@@ -8,6 +8,7 @@ import { Punches } from '@/ui/base/Punches';
 import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import { PhotoStrip } from '@/ui/photos/PhotoStrip';
 import { FactList } from '@/ui/today/FactList';
 import { apartNames, findingNames, partStateNames, placeNames, stageNames, testNames } from '@/ui/words/names';
 import { sayCount, sayList } from '@/ui/words/amounts';
@@ -117,6 +118,7 @@ function UnitFacts({
           ...(unit.shipment ? [['Shipment', unit.shipment] as const] : []),
         ]}
       />
+      <PhotoStrip unit={unit} />
     </>
   );
 }

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { ParcelLine } from '@/core/bench/entities';
 import type { Payloads } from '@/core/bench/events';
 import type { ModelIdentity } from '@/core/procedure/identity';
-import { compareSerials } from '@/core/intake/serials';
+import { compareSerials } from '@/core/shared/serials';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
@@ -118,7 +118,7 @@ function ReadSerial({ expected, onRead }: { readonly expected: string; readonly 
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState(expected);
   useEffect(() => field.current?.select(), []);
-  const isAlike = expected !== '' && compareSerials(expected, typed) === 'look-alike';
+  const match = expected === '' || typed.trim() === '' ? 'same' : compareSerials(expected, typed);
   return (
     <form
       onSubmit={(event) => {
@@ -141,15 +141,18 @@ function ReadSerial({ expected, onRead }: { readonly expected: string; readonly 
           autoComplete="off"
         />
       </Box>
-      {isAlike && (
+      {match !== 'same' && (
         <Box mt="10px">
-          <Caution tone="waiting" what="Look once more.">
-            The list has {expected}: only letters and digits that look alike differ.
+          <Caution tone="waiting" what={match === 'look-alike' ? 'Look once more.' : 'Another serial.'}>
+            The list has {expected}
+            {match === 'look-alike'
+              ? ': only letters and digits that look alike differ.'
+              : '. If the unit says what you typed, it goes on the claim as another unit than promised.'}
           </Caution>
         </Box>
       )}
       <Button type="submit" look="action" size="wide" mt="14px" w="100%">
-        <KeyCap name="Enter" /> {isAlike ? 'It is as I typed it' : 'That is it'}
+        <KeyCap name="Enter" /> {match === 'same' ? 'That is it' : 'It is as I typed it'}
       </Button>
     </form>
   );

@@ -1,12 +1,14 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Mark, Unit } from '@/core/bench/entities';
+import type { Mark, Unit, UnitPhoto } from '@/core/bench/entities';
 import type { Model } from '@/core/procedure/model';
 import type { Finding } from '@/core/procedure/vocabulary';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer, useKey } from '@/ui/keys/KeysProvider';
+import { PhotoStrip } from '@/ui/photos/PhotoStrip';
+import { TakePhoto } from '@/ui/photos/TakePhoto';
 import { findingNames } from '@/ui/words/names';
 
 const markKeys: Readonly<Record<Finding, string>> = {
@@ -24,10 +26,12 @@ export function MarkedDrawing({
   model,
   unit,
   onMark,
+  onPhoto,
 }: {
   readonly model: Model;
   readonly unit: Unit;
   readonly onMark: (mark: Mark) => void;
+  readonly onPhoto: (photo: UnitPhoto) => void;
 }) {
   // Where something is marked already is where one looks first.
   const [faceIndex, setFaceIndex] = useState(() =>
@@ -78,6 +82,8 @@ export function MarkedDrawing({
           />
         ))}
         <KeyButton keyName="f" label="other face" size="small" px="8px" gap="6px" fontSize="14px" onPress={turn} />
+        <TakePhoto unit={unit} about={unit.marks.at(-1)} onTaken={onPhoto} />
+        <PhotoStrip unit={unit} />
       </Box>
       {kind && (
         <KeyLayer>

@@ -6,7 +6,7 @@ import type { Unit } from '@/core/bench/entities';
 import type { Disposition } from '@/core/bench/stages';
 import type { Model } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
-import { plainSerial } from '@/core/intake/serials';
+import { plainSerial } from '@/core/shared/serials';
 import { knowledgeFor } from '@/core/triage/knowledge';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import type { TriageView } from '@/services/triage/readTriage';
@@ -30,7 +30,7 @@ import { useHold } from './useHold';
 export function TriageScreen({ view, first }: { readonly view: TriageView; readonly first: string | undefined }) {
   const router = useRouter();
   const { models, fetchDocument } = useDocuments(view.models);
-  const seeds = useMemo(() => ({ models, units: view.units }), [models, view]);
+  const seeds = useMemo(() => ({ models, units: view.units, lostSerials: Object.keys(view.lost) }), [models, view]);
   const shop = useShop(seeds);
   const all = shop.units.filter(({ stage }) => stage === 'triage');
   // What others have in hand comes last and is not come upon by itself.
@@ -110,16 +110,17 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   const serial = unit.serial ?? line?.serial ?? '';
   const before = view.returns[serial];
   const lostOn = view.lost[plainSerial(serial)];
+  const isLost = lostOn !== undefined && !unit.isOwnershipSettled;
   const proposal = useMemo(
     () =>
       model &&
       proposeDisposition(
         model,
-        { ...unit, isReportedLost: lostOn !== undefined },
+        { ...unit, isReportedLost: isLost },
         knowledgeFor(view.knowledge, model.id),
         startingHouseRules,
       ),
-    [model, unit, view, lostOn],
+    [model, unit, view, isLost],
   );
   const valued = proposal?.valued ?? [];
   const proposed: Disposition = valued[0]?.disposition ?? 'quarantine';
@@ -154,7 +155,8 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             </Box>
             {lostOn && (
               <Box textStyle="note" color="danger" fontWeight="600">
-                Its serial was reported lost on {lostOn}: keep it apart.
+                Its serial was reported lost on {lostOn}
+                {isLost ? ': keep it apart.' : '; its owner has agreed since.'}
               </Box>
             )}
             {before && (
@@ -177,6 +179,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
               model={model}
               unit={unit}
               onMark={(mark) => void shop.act('mark-placed', unit.id, { mark })}
+              onPhoto={(photo) => void latest.current.act('photo-taken', unit.id, { photo })}
             />
             <QuickTests
               restKey="a"

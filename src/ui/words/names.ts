@@ -96,6 +96,14 @@ export const findingNames: Readonly<Record<Finding, string>> = {
 };
 
 /** Where a parcel differs from its list, in words. */
+export const differenceNames: Readonly<Record<DifferenceKind, string>> = {
+  missing: 'missing',
+  'not-on-list': 'not on the list',
+  'other-model': 'of another model',
+  'other-serial': 'with another serial',
+  locked: 'locked',
+};
+
 export const differenceWords: Readonly<Record<DifferenceKind, (promised: string, came: string) => string>> = {
   missing: (promised) => `${promised} did not come`,
   'not-on-list': (_, came) => `${came} was not on the list`,
@@ -153,6 +161,7 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'unit-tagged': 'tagged',
   'unit-identified': 'identified',
   'mark-placed': 'mark placed',
+  'photo-taken': 'photo taken',
   'test-noted': 'test noted',
   'wipe-recorded': 'wiped',
   'unit-decided': 'decided',

@@ -27,6 +27,8 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
     `Line ${line} of the list has a unit already${tag ? `: ${tag}` : ''}. Choose another line.`,
   'serial-known': ({ serial, tag }) => `Serial ${serial} is on ${tag} in this house. Look at both before you go on.`,
   'not-identified': ({ tag }) => `${tag} has no model yet. Identify it first; what you noted is kept.`,
+  'reported-lost': ({ tag, serial }) =>
+    `${tag} carries ${serial}, which was reported lost. It may only be kept apart, until its owner agrees.`,
   'account-locked': ({ tag }) => `${tag} is locked to an account. It may only be kept apart until the owner is found.`,
   'not-let-go': ({ tag }) =>
     `${tag} may not leave its place for that reason. It stays apart; settle what it is kept for first.`,

@@ -1,0 +1,31 @@
+import type { Knex } from 'knex';
+import type { ParcelLine, Unit } from '@/core/bench/entities';
+import type { ParcelLineRow, UnitRow } from '@/data/rows';
+import { toLine } from './parcelRows';
+
+const mostAsked = 5;
+
+/** Lines of other parcels with this serial that no unit was tagged for. */
+export async function openLinesWithSerial(db: Knex, serial: string): Promise<readonly ParcelLine[]> {
+  const rows = (await db('parcel_lines as l')
+    .leftJoin('units as u', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
+    .where('l.serial', serial)
+    .whereNull('u.id')
+    .select('l.*')
+    .limit(mostAsked)) as ParcelLineRow[];
+  return rows.map(toLine);
+}
+
+/** Units that carry this serial, or stand for a line that does, the newest first. */
+export async function unitsWithSerial(
+  db: Knex,
+  serial: string,
+): Promise<readonly Pick<Unit, 'tag' | 'stage' | 'parcelId'>[]> {
+  const rows = (await db('units as u')
+    .leftJoin('parcel_lines as l', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
+    .where((either) => void either.where('u.serial', serial).orWhere('l.serial', serial))
+    .select('u.tag', 'u.stage', 'u.parcel_id')
+    .orderBy('u.tag', 'desc')
+    .limit(mostAsked)) as Pick<UnitRow, 'tag' | 'stage' | 'parcel_id'>[];
+  return rows.map(({ tag, stage, parcel_id: parcelId }) => ({ tag, stage, parcelId }));
+}
