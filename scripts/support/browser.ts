@@ -72,6 +72,7 @@ export async function settled(page: Page): Promise<void> {
   await page.waitForFunction(
     () =>
       document.documentElement.dataset.keys === 'heard' &&
+      document.documentElement.dataset.news === undefined &&
       document.querySelector('[data-waiting]')?.getAttribute('data-waiting') === '0',
     { timeout: 30_000, polling: 50 },
   );

@@ -8,9 +8,23 @@ describe('labels', () => {
   test('the SVG names the tag and escapes what it is given', () => {
     const svg = drawLabelSvg(label);
     expect(svg).toContain('>U-0747</text>');
-    expect(svg).toContain('Marrowby &#60;Slate&#62; &#38; Q');
+    expect(svg).toContain('>Marrowby &#60;Slate&#62;</text>');
+    expect(svg).toContain('>&#38; Quay</text>');
     expect(svg).not.toContain('<Slate>');
     expect(svg).toMatch(/<path d="[^"]+"/);
+  });
+
+  test.each([
+    ['Lantern 5', ['Lantern 5']],
+    ['Marrowby Twofold Quay', ['Marrowby Twofold', 'Quay']],
+    ['Twofold Quay loudspeaker of the left hand side', ['Twofold Quay', 'loudspeaker of…']],
+    ['Incomprehensibilities', ['Incomprehensib…']],
+  ])('“%s” keeps within the label', (title, lines) => {
+    const drawn = [...drawLabelSvg({ ...label, title }).matchAll(/font-size="3.6"[^>]*>([^<]*)</g)].map(
+      ([, line]) => line,
+    );
+    for (const line of drawn) expect((line as string).length).toBeLessThanOrEqual(16);
+    expect(drawn.map((line) => line?.slice(0, 12))).toEqual(lines.map((line) => line.slice(0, 12)));
   });
 
   test('the PDF is one page of the label’s size with our own fonts in it', async () => {

@@ -52,7 +52,7 @@ export function ParcelGives({
           </li>
         ))}
         {more > 0 && <li>and {sayCount(more, 'other kind')} of parts</li>}
-        {unknown > 0 && <li>{sayCount(unknown, 'unit')} of models nobody knows here are not in it</li>}
+        {unknown > 0 && <li>Without {sayCount(unknown, 'unit')} of a model that nobody knows here</li>}
         {neverSeen.length > 0 && (
           <Box as="li" color="waiting">
             No {sayList(neverSeen)} was ever taken apart here: the ranges are wide for that.

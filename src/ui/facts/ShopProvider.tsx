@@ -1,10 +1,10 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { v4 as makeId } from 'uuid';
 import type { Entities, Parcel, Part, Unit } from '@/core/bench/entities';
 import type { EventType, Payloads } from '@/core/bench/events';
 import type { Outcome } from '@/core/shared/outcome';
+import { useRefresher } from '@/ui/live/useRefresher';
 import { browserStore, postFacts } from './browserDoors';
 import { EventQueue } from './eventQueue';
 import { ShopStore, type Seeds } from './shopStore';
@@ -20,19 +20,14 @@ declare global {
 
 /** Holds what this browser knows ahead of the server, over all screens. */
 export function ShopProvider({ children }: { readonly children: ReactNode }) {
-  const router = useRouter();
+  const { news } = useRefresher();
   const [{ store, start }] = useState(() => {
     const holder: { queue?: EventQueue } = {};
-    let refreshing: ReturnType<typeof setTimeout> | undefined;
-    const refreshSoon = () => {
-      clearTimeout(refreshing);
-      refreshing = setTimeout(() => router.refresh(), 120);
-    };
     const made: ShopStore = new ShopStore(
       () => holder.queue as EventQueue,
       makeId,
       () => new Date(),
-      refreshSoon,
+      news,
     );
     const begin = () => {
       const queue = new EventQueue({

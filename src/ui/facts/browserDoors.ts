@@ -3,6 +3,7 @@ import type { BenchEvent } from '@/core/bench/events';
 import { Away, type Answer, type FactStore, type Send } from './eventQueue';
 
 const storeName = 'facts';
+const longestAnswerMs = 60_000;
 
 const database = () =>
   openDB('plucky-parcel', 1, {
@@ -33,6 +34,8 @@ export const postFacts: Send = async (events) => {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ events }),
+    // A connection that hangs is one that is lost: sending again changes nothing.
+    signal: AbortSignal.timeout(longestAnswerMs),
   }).catch(() => undefined);
   if (!response) throw new Away({ reason: 'server-away', facts: {} });
   if (response.status === 401) throw new Away({ reason: 'not-signed-in', facts: {} });

@@ -1,6 +1,6 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
+import { useRefresher } from './useRefresher';
 
 const channelName = 'plucky-live';
 
@@ -9,15 +9,10 @@ const channelName = 'plucky-live';
  * others, since a browser opens only six connections to a host.
  */
 export function LiveUpdates() {
-  const router = useRouter();
+  const { news } = useRefresher();
   useEffect(() => {
     const channel = new BroadcastChannel(channelName);
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const refreshSoon = () => {
-      clearTimeout(timer);
-      timer = setTimeout(() => router.refresh(), 150);
-    };
-    channel.onmessage = refreshSoon;
+    channel.onmessage = news;
 
     const leave = new AbortController();
     let stream: EventSource | undefined;
@@ -25,7 +20,7 @@ export function LiveUpdates() {
       stream = new EventSource('/api/live');
       stream.addEventListener('position', () => {
         channel.postMessage('news');
-        refreshSoon();
+        news();
       });
       return new Promise<void>((settle) => leave.signal.addEventListener('abort', () => settle()));
     };
@@ -37,8 +32,7 @@ export function LiveUpdates() {
       leave.abort();
       stream?.close();
       channel.close();
-      clearTimeout(timer);
     };
-  }, [router]);
+  }, [news]);
   return null;
 }

@@ -80,7 +80,7 @@ export function DispositionList({
                     : 'not possible'}
               </Box>
             </Box>
-            {entry && disposition !== 'quarantine' && (
+            {entry?.isPossible && disposition !== 'quarantine' && (
               <RangeBar
                 low={entry.lowCents}
                 best={entry.cents}

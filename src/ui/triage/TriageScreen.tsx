@@ -217,7 +217,8 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
         <Box mt="auto" pt="16px">
           <KeyButton
             keyName=" "
-            label={`${dispositionOrders[proposed]}, ${unit.tag}`}
+            // The tag stays in one piece when the words do not fit into one line.
+            label={`${dispositionOrders[proposed]}, ${unit.tag.replace('-', '\u2011')}`}
             look="action"
             size="wide"
             w="100%"

@@ -1,0 +1,47 @@
+/** What a refresher needs of the page, so that it can be tested without one. */
+export interface RefresherDoors {
+  readonly refresh: () => void;
+  readonly now: () => number;
+  readonly later: (work: () => void, ms: number) => unknown;
+  readonly isHidden: () => boolean;
+}
+
+/** News often comes in twos, as the answer to an own fact and over the stream. */
+export const gatherMs = 120;
+/** A refresh costs the server a whole screen: one a second is soon enough to see what others do. */
+export const leastGapMs = 1000;
+
+/**
+ * Makes one refresh of much news: soon after the first, never more often than the gap, and not at all while nobody looks.
+ * `seen` is called when the page is looked at again.
+ */
+export function makeRefresher({ refresh, now, later, isHidden }: RefresherDoors): {
+  readonly news: () => void;
+  readonly seen: () => void;
+} {
+  let last = Number.NEGATIVE_INFINITY;
+  let isPlanned = false;
+  let isOwed = false;
+  const run = () => {
+    isPlanned = false;
+    if (isHidden()) {
+      isOwed = true;
+      return;
+    }
+    last = now();
+    refresh();
+  };
+  const news = () => {
+    if (isPlanned) return;
+    isPlanned = true;
+    later(run, Math.max(gatherMs, last + leastGapMs - now()));
+  };
+  return {
+    news,
+    seen: () => {
+      if (!isOwed) return;
+      isOwed = false;
+      news();
+    },
+  };
+}
