@@ -1,3 +1,4 @@
+import { picturesOf, readCode } from '../../tests/support/readCode';
 import { drawLabelSvg } from './drawLabelSvg';
 import { writeLabelPdf } from './writeLabelPdf';
 import { writePackingList } from './writePackingList';
@@ -32,6 +33,11 @@ describe('labels', () => {
     expect(text.startsWith('%PDF-')).toBe(true);
     expect(text).toMatch(/MediaBox \[0 0 198\.4\d* 102\.0\d*\]/);
     expect(text).toContain('Atkinson');
+  });
+
+  test.each(['U-0747', 'P-20639', 'S-0012'])('a scanner reads %s off the PDF', async (tag) => {
+    const [code] = picturesOf(await writeLabelPdf({ ...label, tag }));
+    expect(await readCode(code as ImageData)).toEqual([tag]);
   });
 
   test('a packing list of many units runs over pages', async () => {

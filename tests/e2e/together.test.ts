@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { Bench, go, heading, pause, press, says, scan, settled } from '../support/e2e';
+import { readCode } from '../support/readCode';
 
 let bench: Bench;
 beforeAll(async () => {
@@ -69,6 +70,12 @@ test('a tag scanned on any screen opens its thing; one that nobody gave out is s
   await press(page, 'Enter');
   await page.waitForFunction(() => location.pathname === '/t/U-0701');
 }, 60_000);
+
+test('the label of a unit, as the browser draws it, is read by a scanner as its tag', async () => {
+  const page = await bench.signIn('Imke R.');
+  await page.goto(`${bench.url}/api/labels/U-0750.svg`);
+  expect(await readCode(await page.screenshot())).toEqual(['U-0750']);
+});
 
 test('scanning at the bench presses none of its keys', async () => {
   const page = await bench.signIn('Imke R.');
