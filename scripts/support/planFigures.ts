@@ -135,6 +135,9 @@ const stateAfter = (done: readonly SheetStep[], all: readonly SheetStep[], targe
   kept: [],
   barred: [],
   again: [],
+  skipped: [],
+  heatLockedUntil: null,
+  isHalted: false,
   isClosed: false,
 });
 

@@ -54,6 +54,7 @@ export interface UnitRow {
   is_wiped: number;
   is_ownership_settled: number;
   sheet: SheetState | null;
+  timer: Unit['timer'];
   assigned: Unit['assigned'];
   fitted: Unit['fitted'];
   proof: Unit['proof'];
@@ -256,6 +257,7 @@ export const columns = {
     'is_wiped',
     'is_ownership_settled',
     'sheet',
+    'timer',
     'assigned',
     'fitted',
     'proof',

@@ -2,15 +2,26 @@ import { applyEvent } from '@/core/bench/applyEvent';
 import type { Part, Unit } from '@/core/bench/entities';
 import type { EventType, Payloads } from '@/core/bench/events';
 import { MemoryWorld } from '@/core/bench/memoryWorld';
-import { freedByStep, nextStep, sheetOf } from '@/core/bench/sheetOf';
+import { freedByStep, nextStep, sheetOf, stepEndedBy } from '@/core/bench/sheetOf';
 import type { Model } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
 import type { Refusal } from '@/core/shared/outcome';
 import { shippedModels } from './models';
 
 /** A bench in memory: makes facts with the versions it sees, and says `ok` or the reason of the refusal. */
 export class TestBench {
-  readonly world = new MemoryWorld(shippedModels);
+  readonly world: MemoryWorld;
+  /** The bench's clock. */
+  now = '2026-11-25T08:00:00.000Z';
   private made = 0;
+
+  constructor(models: readonly Model[] = shippedModels) {
+    this.world = new MemoryWorld(models);
+  }
+
+  passes(seconds: number): void {
+    this.now = new Date(Date.parse(this.now) + seconds * 1000).toISOString();
+  }
 
   act<T extends EventType>(
     type: T,
@@ -28,7 +39,7 @@ export class TestBench {
       type,
       subjectId,
       expects,
-      at: '2026-11-25T08:00:00.000Z',
+      at: this.now,
       payload,
     };
     const outcome = applyEvent(this.world, event);
@@ -71,21 +82,60 @@ export class TestBench {
     this.act('unit-decided', id, { disposition, proposed: disposition, apartPlace: null });
   }
 
+  /** A matched unit on its rebuild sheet, with a fresh part for each slot. */
+  rebuilding(model: Model, slots: readonly string[], id = 'u'): void {
+    for (const slot of slots) {
+      const part = model.parts.find((entry) => entry.id === slot);
+      if (!part) throw new Error(`no part ${slot}`);
+      this.world.put('part', sparePart(model, part, `spare-${slot}`));
+      this.act('part-assigned', id, { slot, partId: `spare-${slot}` });
+    }
+    const unit = this.unit(id);
+    this.world.put('unit', { ...unit, stage: 'rebuild' });
+    const begun = this.act('sheet-started', id, { kind: 'rebuild', targets: slots, keeping: 'tray' });
+    if (begun !== 'ok') throw new Error(JSON.stringify(begun));
+  }
+
   /** Does the step that comes next; at a gate, passes it. */
-  step(model: Model, id = 'u'): 'ok' | Refusal {
+  step(model: Model, id = 'u', endId?: string): 'ok' | Refusal {
+    if (this.unit(id).sheet?.isHalted) this.act('hazard-cleared', id, {});
     const unit = this.unit(id);
     const planned = unit.sheet && sheetOf(model, unit, unit.sheet);
     const next = planned?.ok && unit.sheet ? nextStep(planned.value.steps, unit.sheet) : undefined;
     if (!next || !unit.sheet) throw new Error('no step is left');
     if (next.leg === 'gate') return this.act('gate-judged', id, { stepId: next.id, hasPassed: true });
-    const freed = next.leg === 'out' ? freedByStep(model, unit.sheet, next, () => `part-${(this.made += 1)}`) : [];
-    return this.act('step-done', id, { stepId: next.id, seconds: 5, freed });
+    const operation = model.operations.find(({ id: own }) => own === next.operationId);
+    const ended = stepEndedBy(next, operation, endId);
+    const freed = next.leg === 'out' ? freedByStep(model, unit.sheet, ended, () => `part-${(this.made += 1)}`) : [];
+    return this.act('step-done', id, { stepId: next.id, seconds: 5, freed, ...(endId !== undefined && { endId }) });
   }
 
   finishSheet(model: Model, id = 'u'): void {
     while (this.unit(id).sheet?.isClosed === false) {
+      // Nobody hurries here: what has to air has aired.
+      this.passes(600);
       const outcome = this.step(model, id);
       if (outcome !== 'ok') throw new Error(JSON.stringify(outcome));
     }
   }
 }
+
+const sparePart = (model: Model, { id, category, interchange }: ModelPart, partId: string): Part => ({
+  id: partId,
+  tag: `T-${partId}`,
+  partRef: id,
+  modelId: model.id,
+  category,
+  interchange,
+  unitId: 'elsewhere',
+  state: 'sound',
+  place: 'shelf',
+  readings: {},
+  grade: 'A',
+  limiting: 'nothing',
+  bin: 'A01',
+  assignedTo: null,
+  isDataCleared: true,
+  version: 1,
+  lastEventId: '',
+});

@@ -1,7 +1,15 @@
 import { replanSheet, rungNow } from '@/core/bench/replanSheet';
-import { defaultTargets, freedByStep, nextStep, partsToTag, sheetKindAt, sheetOf } from '@/core/bench/sheetOf';
+import {
+  defaultTargets,
+  freedByStep,
+  nextStep,
+  partsToTag,
+  sheetKindAt,
+  sheetOf,
+  stepEndedBy,
+} from '@/core/bench/sheetOf';
 import { fitsSlot, slotNeeds } from '@/core/bench/slots';
-import { defectCodes, dispositions, letGoCauses, screwTroubles } from '@/core/bench/stages';
+import { defectCodes, dispositions, letGoCauses, screwTroubles, skipCauses } from '@/core/bench/stages';
 import type { Part, Unit } from '@/core/bench/entities';
 import { subjectKinds, type BenchEvent, type EventType, type Payloads } from '@/core/bench/events';
 import type { MemoryWorld } from '@/core/bench/memoryWorld';
@@ -169,9 +177,18 @@ export class RandomHistory {
           : defaultTargets(model, unit.configuration).filter(() => chance.happens(0.6));
       return { type: 'sheet-started', subjectId, payload: { kind, targets, keeping: chance.pick(screwKeepings) } };
     }
+    if (unit.sheet.isHalted && chance.happens(0.7)) return { type: 'hazard-cleared', subjectId, payload: {} };
     const planned = sheetOf(model, unit, unit.sheet);
     const step = planned.ok ? nextStep(planned.value.steps, unit.sheet) : undefined;
     if (!step || chance.happens(0.01)) return { type: 'sheet-closed', subjectId, payload: { because: 'test' } };
+    if (step.wait && !unit.timer && chance.happens(0.5)) {
+      const place = Math.ceil(chance.between(0.1, 3));
+      const { fixture, minutes } = step.wait;
+      return { type: 'wait-begun', subjectId, payload: { stepId: step.id, fixture, place, minutes } };
+    }
+    if (chance.happens(0.02))
+      return { type: 'step-skipped', subjectId, payload: { stepId: step.id, because: chance.pick(skipCauses) } };
+    if (chance.happens(0.02)) return { type: 'note-written', subjectId, payload: { stepId: step.id, text: 'test' } };
     if (planned.ok && chance.happens(0.06)) {
       const deviation = chance.happens(0.5)
         ? ({ because: 'found', finding: chance.pick(findings) } as const)
@@ -204,8 +221,12 @@ export class RandomHistory {
         subjectId,
         payload: { stepId: step.id, kind: chance.pick(screwTroubles), count: 1 },
       };
-    const freed = step.leg === 'out' ? freedByStep(model, unit.sheet, step, () => chance.uuid()) : [];
-    return { type: 'step-done', subjectId, payload: { stepId: step.id, seconds: 12.5, freed } };
+    const operation = step.leg === 'out' ? model.operations.find(({ id }) => id === step.operationId) : undefined;
+    const endId = operation?.ends && chance.happens(0.4) ? chance.pick(operation.ends).id : undefined;
+    const ended = stepEndedBy(step, operation, endId);
+    const freed = step.leg === 'out' ? freedByStep(model, unit.sheet, ended, () => chance.uuid()) : [];
+    const payload = { stepId: step.id, seconds: 12.5, freed, ...(endId !== undefined && { endId }) };
+    return { type: 'step-done', subjectId, payload };
   }
 
   private match(unit: Unit, model: Model, parts: readonly Part[]): Draft {

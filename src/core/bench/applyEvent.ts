@@ -8,6 +8,7 @@ import { matchEffects } from './matchEffects';
 import { partEffects } from './partEffects';
 import { proofEffects } from './proofEffects';
 import { sheetEffects } from './sheetEffects';
+import { stepEffects } from './stepEffects';
 import { triageEffects } from './triageEffects';
 import type { Change, World } from './world';
 
@@ -15,6 +16,7 @@ const effects: Effects<Exclude<EventType, 'undone'>> = {
   ...dockEffects,
   ...triageEffects,
   ...sheetEffects,
+  ...stepEffects,
   ...partEffects,
   ...matchEffects,
   ...proofEffects,

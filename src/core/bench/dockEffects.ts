@@ -75,6 +75,7 @@ export const dockEffects: Effects<'parcel-made' | 'lines-expected' | 'cost-sprea
         isWiped: false,
         isOwnershipSettled: false,
         sheet: null,
+        timer: null,
         assigned: {},
         fitted: {},
         proof: {},

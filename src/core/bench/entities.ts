@@ -5,7 +5,16 @@ import type { Readings } from '@/core/grading/rules';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { KeptStep } from '@/core/teardown/sheet/keptSteps';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
-import type { ApartPlace, DefectCode, Disposition, PartPlace, PartState, ScrewTroubleKind, UnitStage } from './stages';
+import type {
+  ApartPlace,
+  DefectCode,
+  Disposition,
+  PartPlace,
+  PartState,
+  ScrewTroubleKind,
+  SkipCause,
+  UnitStage,
+} from './stages';
 
 /** What every entity carries: a version that refuses stale writes, and the last fact that touched it. */
 interface Versioned {
@@ -76,6 +85,23 @@ export interface Resistance {
   readonly seconds: number;
 }
 
+/** A step that was passed over, and why. */
+export interface Skipped {
+  readonly stepId: string;
+  readonly because: SkipCause;
+}
+
+/** Unattended time that runs: on which fixture, since when by the clock of the bench that began it. */
+export interface Timer {
+  readonly stepId: string;
+  readonly fixture: string;
+  /** Which of the house's fixtures of that kind, from 1. */
+  readonly place: number;
+  /** ISO in UTC. */
+  readonly beganAt: string;
+  readonly minutes: number;
+}
+
 /** How far a run sheet has come. The steps themselves are computed from the model and these. */
 export interface SheetState {
   readonly kind: SheetKind;
@@ -93,6 +119,11 @@ export interface SheetState {
   readonly barred: readonly string[];
   /** Targets that come out once more. */
   readonly again: readonly string[];
+  readonly skipped: readonly Skipped[];
+  /** Until when solvent is in the air and nothing may be heated, ISO in UTC. */
+  readonly heatLockedUntil: string | null;
+  /** Something dangerous was found: nothing goes on until an authorised person says that it is safe. */
+  readonly isHalted: boolean;
   readonly isClosed: boolean;
 }
 
@@ -117,6 +148,7 @@ export interface Unit extends Versioned {
   /** The owner has agreed: a report that its serial is lost holds it no longer. */
   readonly isOwnershipSettled: boolean;
   readonly sheet: SheetState | null;
+  readonly timer: Timer | null;
   /** Slot → part id. */
   readonly assigned: Readonly<Record<string, string>>;
   readonly fitted: Readonly<Record<string, string>>;

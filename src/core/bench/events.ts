@@ -14,7 +14,7 @@ import type {
   ScrewTrouble,
   UnitPhoto,
 } from './entities';
-import type { ApartPlace, Disposition, LetGoCause, PartState, ReplanCause, WipeMethod } from './stages';
+import type { ApartPlace, Disposition, LetGoCause, PartState, ReplanCause, SkipCause, WipeMethod } from './stages';
 
 /** A part that came free in a step. The tag is given out by the server when it takes the fact in. */
 export interface FreedPart {
@@ -86,7 +86,29 @@ export interface Payloads {
     readonly again: readonly string[];
   };
   'step-resisted': Resistance;
-  'step-done': { readonly stepId: string; readonly seconds: number; readonly freed: readonly FreedPart[] };
+  'step-done': {
+    readonly stepId: string;
+    /** Worked on it, without breaks. */
+    readonly seconds: number;
+    readonly freed: readonly FreedPart[];
+    /** Which of the ways in which the operation can end it was, when it was not the usual one. */
+    readonly endId?: string;
+    /** Breaks in between. */
+    readonly awaySeconds?: number;
+    /** Nobody said whether a long stretch was work or break: it took at least `seconds`, and perhaps longer. */
+    readonly isCensored?: boolean;
+  };
+  'step-skipped': { readonly stepId: string; readonly because: SkipCause };
+  /** What is attended of a step is done, and it waits on a fixture. */
+  'wait-begun': {
+    readonly stepId: string;
+    readonly fixture: string;
+    readonly place: number;
+    readonly minutes: number;
+  };
+  'note-written': { readonly stepId: string | null; readonly text: string };
+  /** An authorised person says that work on the unit may go on. */
+  'hazard-cleared': Readonly<Record<never, never>>;
   'part-trouble': PartTrouble;
   'screw-trouble': ScrewTrouble;
   'gate-judged': { readonly stepId: string; readonly hasPassed: boolean };
@@ -125,6 +147,10 @@ export const subjectKinds = {
   'sheet-replanned': 'unit',
   'step-resisted': 'unit',
   'step-done': 'unit',
+  'step-skipped': 'unit',
+  'wait-begun': 'unit',
+  'note-written': 'unit',
+  'hazard-cleared': 'unit',
   'part-trouble': 'unit',
   'screw-trouble': 'unit',
   'gate-judged': 'unit',

@@ -35,6 +35,10 @@ export class MemoryWorld implements World {
     return this.units().find((unit) => unit.serial === serial && unit.stage !== 'sent');
   }
 
+  findUnitOnFixture(fixture: string, place: number): Unit | undefined {
+    return this.units().find(({ timer }) => timer?.fixture === fixture && timer.place === place);
+  }
+
   isReportedLost(serial: string): boolean {
     return this.lost.has(plainSerial(serial));
   }

@@ -36,15 +36,21 @@ export interface Replan {
 }
 
 /** The steps done, as they stay on a sheet that is planned anew. */
-export function keptOf(steps: readonly SheetStep[], { doneStepIds }: SheetState): readonly KeptStep[] {
+export function keptOf(steps: readonly SheetStep[], { doneStepIds, kept }: SheetState): readonly KeptStep[] {
   const byId = new Map(steps.map((step) => [step.id, step]));
+  const ends = new Map(kept.map(({ stepId, end }) => [stepId, end]));
   return doneStepIds.flatMap((id) => {
     const step = byId.get(id);
-    return step
-      ? [{ stepId: id, tool: step.tool, cups: step.leg === 'out' ? step.cups.map(({ cup }) => cup) : [] }]
-      : [];
+    return step ? [{ ...keptStep(step), ...(ends.get(id) !== undefined && { end: ends.get(id) }) }] : [];
   });
 }
+
+/** A step as it stays on the sheet once it is done. */
+export const keptStep = ({ id, leg, tool, cups }: SheetStep): KeptStep => ({
+  stepId: id,
+  tool,
+  cups: leg === 'out' ? cups.map(({ cup }) => cup) : [],
+});
 
 /** The rung of its ladder that a step has come to; 0 while the usual way is tried. */
 export const rungNow = ({ resistances }: Pick<SheetState, 'resistances'>, stepId: string): number =>

@@ -1,4 +1,5 @@
 import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
 import type { ModelPart } from '@/core/procedure/parts';
 import { getModelPart } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
@@ -69,6 +70,16 @@ export function partsToTag(model: Model, sheet: SheetState, step: Pick<SheetStep
         (part) => sheet.kind === 'teardown' || (sheet.targets.includes(part.id) && !sheet.again.includes(part.id)),
       )
   );
+}
+
+/** A step with what one of its ends frees beside its own. */
+export function stepEndedBy<S extends Pick<SheetStep, 'frees'>>(
+  step: S,
+  operation: Operation | undefined,
+  endId: string | undefined,
+): S {
+  const also = operation?.ends?.find(({ id }) => id === endId)?.frees ?? [];
+  return also.length === 0 ? step : { ...step, frees: [...new Set([...step.frees, ...also])] };
 }
 
 /** What the bench reports of a step's parts: sound, unless trouble was noted. */

@@ -14,7 +14,7 @@ export const unitStages = [
 export type UnitStage = (typeof unitStages)[number];
 
 /** Where a part is. */
-export const partPlaces = ['grade', 'to-shelve', 'shelf', 'assigned', 'fitted', 'scrap'] as const;
+export const partPlaces = ['grade', 'to-shelve', 'shelf', 'assigned', 'fitted', 'scrap', 'hazard'] as const;
 export type PartPlace = (typeof partPlaces)[number];
 
 /** How a part came free. */
@@ -53,9 +53,13 @@ export type DefectCode = (typeof defectCodes)[number];
 export const screwTroubles = ['missing', 'stripped', 'foreign', 'short', 'stuck'] as const;
 export type ScrewTroubleKind = (typeof screwTroubles)[number];
 
+/** Why a step is passed over: it was done before this sheet, what it is about is not there, or it can be spared here. */
+export const skipCauses = ['done-already', 'not-there', 'not-needed'] as const;
+export type SkipCause = (typeof skipCauses)[number];
+
 export const wipeMethods = ['device-erase', 'storage-overwrite', 'storage-destroyed'] as const;
 export type WipeMethod = (typeof wipeMethods)[number];
 
 /** Why a sheet under way is planned anew. */
-export const replanCauses = ['found', 'part-lost', 'will-not-yield', 'wanted'] as const;
+export const replanCauses = ['found', 'part-lost', 'will-not-yield', 'wanted', 'ended-otherwise'] as const;
 export type ReplanCause = (typeof replanCauses)[number];

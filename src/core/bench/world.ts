@@ -11,6 +11,8 @@ export interface World {
   findUnitByLine(parcelId: string, lineNo: number): Unit | undefined;
   /** A unit of the house with this serial that has not been sent. */
   findUnitBySerial(serial: string): Unit | undefined;
+  /** A unit whose timer runs on this fixture. */
+  findUnitOnFixture(fixture: string, place: number): Unit | undefined;
   /** A serial that somebody reported lost. Reports are no facts: a replay, which judges nothing anew, knows of none. */
   isReportedLost(serial: string): boolean;
   hasParcelCode(code: string): boolean;

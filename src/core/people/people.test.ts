@@ -22,7 +22,7 @@ describe('roles', () => {
   test('a viewer records nothing, a technician every fact but what takes a lead’s word', () => {
     expect(eventTypes.some((type) => isAtLeastRole('viewer', roleForEvent(type)))).toBe(false);
     const forLeads = eventTypes.filter((type) => !isAtLeastRole('technician', roleForEvent(type)));
-    expect(forLeads).toEqual(['unit-let-go']);
+    expect(forLeads).toEqual(['unit-let-go', 'hazard-cleared']);
     expect(isAtLeastRole('lead', 'technician')).toBe(true);
   });
 

@@ -15,7 +15,7 @@ export interface Person {
 export const isAtLeastRole = (role: Role, needed: Role): boolean => roles.indexOf(role) >= roles.indexOf(needed);
 
 /** Facts that need more than a technician. */
-const leadOnly: ReadonlySet<EventType> = new Set<EventType>(['unit-let-go']);
+const leadOnly: ReadonlySet<EventType> = new Set<EventType>(['unit-let-go', 'hazard-cleared']);
 
 /** The role that may record a fact of this type. */
 export const roleForEvent = (type: EventType): Role => (leadOnly.has(type) ? 'lead' : 'technician');

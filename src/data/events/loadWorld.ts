@@ -9,6 +9,7 @@ import { findModel } from '@/data/models/modelRepository';
 import { toPart } from '@/data/parts/partRows';
 import { toParcel } from '@/data/parcels/parcelRows';
 import type { EventRow, ParcelRow, PartRow, UnitRow } from '@/data/rows';
+import { unitsWithTimer } from '@/data/units/unitRepository';
 import { toUnit } from '@/data/units/unitRows';
 import { findEntities } from './entityTables';
 
@@ -47,6 +48,8 @@ export async function loadWorld(trx: Knex, event: BenchEvent): Promise<MemoryWor
     const rows = (await trx('parts').where({ assigned_to: unit.id }).orderBy('id').forUpdate()) as PartRow[];
     for (const row of rows) world.put('part', toPart(row));
   }
+  // Few units wait on fixtures at a time: all of them tell whether one is free.
+  if (event.type === 'wait-begun') for (const unit of await unitsWithTimer(trx)) world.put('unit', unit);
   if (event.type === 'unit-decided') {
     const serials = found.unit.flatMap(({ serial }) => (serial ? [plainSerial(serial)] : []));
     world.reportLost(Object.keys(await reportedLost(trx, serials)));

@@ -57,6 +57,7 @@ const migrations: readonly Migration[] = [
   { name: '024_lost_serials', up: (db) => tables.lostSerials(db.schema) },
   { name: '025_unit_photo_list', up: (db) => tables.unitPhotoList(db.schema) },
   { name: '026_unit_photos', up: (db) => tables.unitPhotos(db.schema) },
+  { name: '027_unit_timer', up: (db) => tables.unitTimer(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -220,6 +220,12 @@ export const labelJobs = (schema: Knex.SchemaBuilder) =>
     table.specificType('printed_at', 'datetime(3)').nullable().index();
   });
 
+/** Unattended time that runs, on which fixture. */
+export const unitTimer = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('units', (table) => {
+    table.json('timer').nullable();
+  });
+
 /** Pictures of a unit, and whether its ownership is settled whatever was reported. */
 export const unitPhotoList = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('units', (table) => {

@@ -10,6 +10,11 @@ export async function unitsAt(db: Knex, stages: readonly UnitStage[], limit = 30
   return rows.map(toUnit);
 }
 
+/** Units that wait on a fixture. */
+export async function unitsWithTimer(db: Knex): Promise<readonly Unit[]> {
+  return ((await db('units').whereNotNull('timer').orderBy('tag')) as UnitRow[]).map(toUnit);
+}
+
 export async function findUnit(db: Knex, where: Partial<Pick<UnitRow, 'id' | 'tag'>>): Promise<Unit | undefined> {
   const row = (await db('units').where(where).first()) as UnitRow | undefined;
   return row && toUnit(row);

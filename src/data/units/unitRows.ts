@@ -1,8 +1,17 @@
 import type { Unit } from '@/core/bench/entities';
 import type { UnitRow } from '@/data/rows';
 
-/** What sheets had not yet when they could not be planned anew. */
-const beforeReplanning = { resistances: [], keeping: 'tray', kept: [], barred: [], again: [] } as const;
+/** What older sheets had not yet. */
+const olderSheet = {
+  resistances: [],
+  keeping: 'tray',
+  kept: [],
+  barred: [],
+  again: [],
+  skipped: [],
+  heatLockedUntil: null,
+  isHalted: false,
+} as const;
 
 export function toUnit(row: UnitRow): Unit {
   return {
@@ -24,7 +33,8 @@ export function toUnit(row: UnitRow): Unit {
     apartPlace: row.apart_place,
     isWiped: row.is_wiped === 1,
     isOwnershipSettled: row.is_ownership_settled === 1,
-    sheet: row.sheet && { ...beforeReplanning, ...row.sheet },
+    sheet: row.sheet && { ...olderSheet, ...row.sheet },
+    timer: row.timer,
     assigned: row.assigned,
     fitted: row.fitted,
     proof: row.proof,
@@ -58,6 +68,7 @@ export function fromUnit(unit: Unit): Record<keyof UnitRow, string | number | nu
     is_wiped: unit.isWiped ? 1 : 0,
     is_ownership_settled: unit.isOwnershipSettled ? 1 : 0,
     sheet: unit.sheet && JSON.stringify(unit.sheet),
+    timer: unit.timer ? JSON.stringify(unit.timer) : null,
     assigned: JSON.stringify(unit.assigned),
     fitted: JSON.stringify(unit.fitted),
     proof: JSON.stringify(unit.proof),

@@ -19,7 +19,10 @@ import {
   ScrewTroubleDto,
   SheetReplannedDto,
   SheetStartedDto,
+  NoteWrittenDto,
   StepDoneDto,
+  StepSkippedDto,
+  WaitBegunDto,
   StepResistedDto,
 } from './sheetDtos';
 import {
@@ -78,6 +81,10 @@ const payloadDtos: Readonly<Record<PostedEventType, new () => object>> = {
   'part-trouble': PartTroubleDto,
   'screw-trouble': ScrewTroubleDto,
   'gate-judged': GateJudgedDto,
+  'step-skipped': StepSkippedDto,
+  'wait-begun': WaitBegunDto,
+  'note-written': NoteWrittenDto,
+  'hazard-cleared': NothingDto,
   'sheet-closed': BecauseDto,
   'part-graded': PartGradedDto,
   'part-shelved': PartShelvedDto,

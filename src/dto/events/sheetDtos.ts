@@ -6,6 +6,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -22,10 +23,12 @@ import {
   partStates,
   replanCauses,
   screwTroubles,
+  skipCauses,
   type DefectCode,
   type PartState,
   type ReplanCause,
   type ScrewTroubleKind,
+  type SkipCause,
 } from '@/core/bench/stages';
 import { findings, type Finding } from '@/core/procedure/vocabulary';
 import { screwKeepings, type ScrewKeeping } from '@/core/shared/houseRules';
@@ -33,6 +36,7 @@ import { sheetKinds, type SheetKind } from '@/core/teardown/sheet/runSheet';
 
 const stepPattern = /^(out|back|gate):[a-z0-9-]+(~\d{1,3})?$/;
 const longestStepSeconds = 24 * 3600;
+const longestWaitMinutes = 7 * 24 * 60;
 
 export class SheetStartedDto implements Omit<Payloads['sheet-started'], never> {
   @IsIn(sheetKinds)
@@ -111,6 +115,55 @@ export class StepDoneDto implements Omit<Payloads['step-done'], never> {
   @ValidateNested({ each: true })
   @Type(() => FreedPartDto)
   freed!: FreedPartDto[];
+
+  @IsOptional()
+  @Length(1, 60)
+  endId?: string;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(longestStepSeconds)
+  awaySeconds?: number;
+
+  @IsOptional()
+  @IsBoolean()
+  isCensored?: boolean;
+}
+
+export class StepSkippedDto implements Omit<Payloads['step-skipped'], never> {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @IsIn(skipCauses)
+  because!: SkipCause;
+}
+
+export class WaitBegunDto implements Omit<Payloads['wait-begun'], never> {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @Length(1, 60)
+  fixture!: string;
+
+  @IsInt()
+  @Min(1)
+  @Max(99)
+  place!: number;
+
+  @IsNumber()
+  @Min(0.1)
+  @Max(longestWaitMinutes)
+  minutes!: number;
+}
+
+export class NoteWrittenDto implements Omit<Payloads['note-written'], never> {
+  @ValidateIf((dto: NoteWrittenDto) => dto.stepId !== null)
+  @Matches(stepPattern)
+  stepId!: string | null;
+
+  @Length(1, 500)
+  text!: string;
 }
 
 export class PartTroubleDto implements PartTrouble {

@@ -47,6 +47,7 @@ export const placeNames: Readonly<Record<PartPlace, string>> = {
   assigned: 'set aside for a unit',
   fitted: 'built in',
   scrap: 'scrap',
+  hazard: 'in the fire-safe place',
 };
 
 export const dispositionNames: Readonly<Record<Disposition, string>> = {
@@ -172,6 +173,10 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'sheet-replanned': 'run sheet planned anew',
   'step-resisted': 'a joint resisted',
   'step-done': 'step done',
+  'step-skipped': 'step passed over',
+  'wait-begun': 'waits on a fixture',
+  'note-written': 'noted',
+  'hazard-cleared': 'said to be safe',
   'part-trouble': 'part in trouble',
   'screw-trouble': 'screw in trouble',
   'gate-judged': 'gate judged',

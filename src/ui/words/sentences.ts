@@ -41,6 +41,14 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
   'no-worth': () =>
     'Nothing in it has a price, so nothing can pay. Give its parts worths in the model, or pick parts yourself.',
   'targets-unreachable': ({ part }) => `The ${part} cannot be reached in this model as it stands. Choose other parts.`,
+  'sheet-halted': ({ tag }) =>
+    `${tag} was stopped for a hazard. Nothing goes on until an authorised person says that it is safe.`,
+  'heat-locked': ({ minutes }) =>
+    `There is solvent in the air: no heat for another ${minutes} min. Air the place and wait.`,
+  'wait-running': ({ tag }) => `A timer runs for ${tag} already.`,
+  'fixture-taken': ({ fixture, place, tag }) => `${fixture} ${place} holds ${tag}. Take another one.`,
+  'not-skipped': () =>
+    'This step cannot be passed over: a gate, the proof that it is off, or something the rest stands on.',
   'step-not-next': ({ tag }) => `That step of ${tag} is not the one to be done now. The page shows the next one.`,
   'step-done-already': ({ tag }) => `That step of ${tag} is done already. Nothing was counted twice.`,
   'no-further-rung': ({ tag }) =>

@@ -1,7 +1,19 @@
 import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
+import type { Debt, Operation } from '@/core/procedure/operations';
 import { walk } from '@/core/procedure/walk';
-import { backStep, gateStep, outStep, ownGate, readStepId, sealGate, type SheetStep } from './sheetStep';
+import {
+  backStep,
+  debtGate,
+  debtGateOf,
+  flatGate,
+  flatGateStep,
+  gateStep,
+  outStep,
+  ownGate,
+  readStepId,
+  sealGate,
+  type SheetStep,
+} from './sheetStep';
 
 /** A step that was done before the sheet was planned anew: it stays on it as it was done. */
 export interface KeptStep {
@@ -9,13 +21,33 @@ export interface KeptStep {
   readonly tool: string;
   /** Where its screws lie, one for each group of them. */
   readonly cups: readonly number[];
+  /** The way in which it ended, when it was not the usual one. */
+  readonly end?: string;
+}
+
+/** An operation that is done and not taken back, with the step it was done in and what its end owes the way back. */
+export interface OutNow {
+  readonly operation: Operation;
+  readonly step: SheetStep;
+  readonly debt?: Debt;
+}
+
+/** An operation with what one of its ends opened and freed beside its own. */
+export function endedBy(operation: Operation, endId: string | undefined): Operation {
+  const end = operation.ends?.find(({ id }) => id === endId);
+  if (!end) return operation;
+  return {
+    ...operation,
+    opensIfShut: [...(operation.opensIfShut ?? []), ...(end.opens ?? [])],
+    frees: [...operation.frees, ...(end.frees ?? [])],
+  };
 }
 
 /** How a unit stands after some steps of its sheet. */
 export interface Standing {
   readonly steps: readonly SheetStep[];
   /** Operations that are done and not taken back on the way back, in order, with the step each was done in. */
-  readonly outNow: readonly { readonly operation: Operation; readonly step: SheetStep }[];
+  readonly outNow: readonly OutNow[];
   readonly openJoints: ReadonlySet<string>;
   readonly outParts: ReadonlySet<string>;
   /** Parts that came out at some time: whoever wanted them has them. */
@@ -24,6 +56,8 @@ export interface Standing {
   readonly rounds: ReadonlyMap<string, number>;
   /** Gates that were passed since something was last opened: an operation's id, or `before-seal`. */
   readonly passed: ReadonlySet<string>;
+  /** Debts that were paid: ids of the operations whose end made them. */
+  readonly settled: ReadonlySet<string>;
   /** Tested under power since something was last opened. */
   readonly isTested: boolean;
 }
@@ -36,21 +70,22 @@ export interface Standing {
  */
 export function standingAfter(model: Model, kept: readonly KeptStep[], targets: readonly string[]): Standing {
   const operations = new Map(model.operations.map((operation) => [operation.id, operation]));
-  const order = kept.flatMap(({ stepId, tool }) => {
+  const order = kept.flatMap(({ stepId, tool, end }) => {
     const { leg, id } = readStepId(stepId);
     const operation = leg === 'out' ? operations.get(id) : undefined;
-    return operation ? [{ ...operation, tool }] : [];
+    return operation ? [{ ...endedBy(operation, end), tool }] : [];
   });
   const rounds = new Map<string, number>();
   const steps: SheetStep[] = [];
-  let outNow: Standing['outNow'] = [];
+  let outNow: readonly OutNow[] = [];
   let open: ReadonlySet<string> = new Set();
   let out: ReadonlySet<string> = new Set();
   const had = new Set<string>();
   let passed: ReadonlySet<string> = new Set();
+  let settled: ReadonlySet<string> = new Set();
   let isTested = false;
 
-  for (const { stepId, tool } of kept) {
+  for (const { stepId, tool, end } of kept) {
     const { leg, id } = readStepId(stepId);
     const round = (rounds.get(`${leg}:${id}`) ?? 0) + 1;
     const operation = operations.get(id);
@@ -60,18 +95,22 @@ export function standingAfter(model: Model, kept: readonly KeptStep[], targets: 
       isTested ||= id === sealGate || operation?.back?.gate?.powersOn === true;
       const beside = steps.at(-1);
       if (!beside) continue;
-      steps.push(
-        id === sealGate || !operation?.back?.gate
-          ? gateStep(model, beside, false, round)
-          : ownGate(id, operation.back.gate, beside, round),
-      );
+      const owed = outNow.find((entry) => debtGateOf(entry.operation.id) === id);
+      if (owed?.debt) {
+        settled = new Set([...settled, owed.operation.id]);
+        steps.push(debtGate(owed.operation.id, owed.debt, beside, round));
+      } else if (id === flatGate) steps.push(flatGateStep(beside, round));
+      else if (operation?.back?.gate) steps.push(ownGate(id, operation.back.gate, beside, round));
+      else steps.push(gateStep(model, beside, false, round));
     } else if (operation && leg === 'out') {
-      const done = { ...operation, tool };
+      const done = { ...endedBy(operation, end), tool };
+      const debt = operation.ends?.find((one) => one.id === end)?.debt;
       const walked = walk(model, [done], undefined, { openJoints: open, outParts: out });
       const step = outStep(model, walked.steps[0] as (typeof walked.steps)[number], order, targets, round);
       ({ openJoints: open, outParts: out } = walked);
-      for (const part of operation.frees) had.add(part);
-      outNow = [...outNow, { operation: done, step }];
+      for (const part of done.frees) had.add(part);
+      outNow = [...outNow, { operation: done, step, debt }];
+      settled = new Set([...settled].filter((one) => one !== id));
       steps.push(step);
       passed = new Set();
       isTested = false;
@@ -81,12 +120,12 @@ export function standingAfter(model: Model, kept: readonly KeptStep[], targets: 
       const left = new Set(open);
       steps.push(backStep(model, before.operation, before.step, left, round));
       open = left;
-      out = new Set([...out].filter((part) => !operation.frees.includes(part)));
+      out = new Set([...out].filter((part) => !before.operation.frees.includes(part)));
       outNow = outNow.filter((entry) => entry !== before);
       isTested ||= operation.back.seals === true;
     }
   }
-  return { steps, outNow, openJoints: open, outParts: out, hadParts: had, rounds, passed, isTested };
+  return { steps, outNow, openJoints: open, outParts: out, hadParts: had, rounds, passed, settled, isTested };
 }
 
 /**

@@ -12,8 +12,21 @@ import { takeable } from '../choice/closureProblem';
 import { operationClauses } from '../choice/operationClauses';
 import { chooseOperations } from '../chooseOperations';
 import { orderOperations, sheetBudget } from '../orderOperations';
-import { operationsLeft, standingAfter, type KeptStep, type Standing } from './keptSteps';
-import { backStep, gateStep, outStep, ownGate, readStepId, sealGate, type Leg, type SheetStep } from './sheetStep';
+import { operationsLeft, standingAfter, type KeptStep, type OutNow, type Standing } from './keptSteps';
+import {
+  backStep,
+  debtGate,
+  debtGateOf,
+  flatGate,
+  flatGateStep,
+  gateStep,
+  outStep,
+  ownGate,
+  readStepId,
+  sealGate,
+  type Leg,
+  type SheetStep,
+} from './sheetStep';
 
 export interface RunSheet {
   readonly steps: readonly SheetStep[];
@@ -89,15 +102,19 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
     new Map(kept.map((step) => [step.stepId, step.cups])),
   );
   const withCups = (step: SheetStep) => ({ ...step, cups: cups.filter(({ stepId }) => stepId === step.id) });
-  const outNow = [...standing.outNow, ...order.map((operation, at) => ({ operation, step: fresh[at] as SheetStep }))];
+  const outNow: readonly OutNow[] = [
+    ...standing.outNow,
+    ...order.map((operation, at) => ({ operation, step: fresh[at] as SheetStep })),
+  ];
   const back =
     request.kind === 'rebuild'
       ? wayBack(
           model,
-          outNow.map(({ operation, step }) => ({ operation, step: withCups(step) })),
+          outNow.map((entry) => ({ ...entry, step: withCups(entry.step) })),
           walked.openJoints,
           standing,
           fresh.length > 0,
+          findings.includes('swelling'),
         )
       : [];
   const steps = [...standing.steps.map(withCups), ...fresh.map(withCups), ...back];
@@ -142,20 +159,25 @@ const roundOf = ({ rounds }: Standing, leg: Leg, id: string): number => (rounds.
 
 function wayBack(
   model: Model,
-  outNow: Standing['outNow'],
+  outNow: readonly OutNow[],
   isOpen: ReadonlySet<string>,
   standing: Standing,
   isOpenedAnew: boolean,
+  wasSwollen: boolean,
 ): readonly SheetStep[] {
-  const stepOf = new Map(outNow.map(({ operation, step }) => [operation.id, step]));
+  const entryOf = new Map(outNow.map((entry) => [entry.operation.id, entry]));
   const open = new Set(isOpen);
   const steps: SheetStep[] = [];
   let isTested = standing.isTested && !isOpenedAnew;
   const sealRound = roundOf(standing, 'gate', sealGate);
   for (const operation of wayBackOrder(outNow.map((entry) => entry.operation)).order) {
     const { gate, seals } = operation.back as NonNullable<Operation['back']>;
-    const before = stepOf.get(operation.id) as SheetStep;
+    const { step: before, debt } = entryOf.get(operation.id) as OutNow;
     const step = backStep(model, operation, before, open, roundOf(standing, 'back', operation.id));
+    if (wasSwollen && steps.length === 0 && !standing.passed.has(flatGate))
+      steps.push(flatGateStep(step, roundOf(standing, 'gate', flatGate)));
+    if (debt && !standing.settled.has(operation.id))
+      steps.push(debtGate(operation.id, debt, step, roundOf(standing, 'gate', debtGateOf(operation.id))));
     const isPassed = !isOpenedAnew && standing.passed.has(operation.id);
     if (gate && !isPassed) steps.push(ownGate(operation.id, gate, step, roundOf(standing, 'gate', operation.id)));
     else if (!gate && seals && !isTested) steps.push(gateStep(model, step, true, sealRound));

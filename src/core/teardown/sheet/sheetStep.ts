@@ -1,6 +1,6 @@
 import type { Joint } from '@/core/procedure/joints';
 import { getModelPart, type Model } from '@/core/procedure/model';
-import type { Caution, Consumable, Gate, Minutes, Operation, Wait, WayBack } from '@/core/procedure/operations';
+import type { Caution, Consumable, Debt, Gate, Minutes, Operation, Wait, WayBack } from '@/core/procedure/operations';
 import type { WalkStep } from '@/core/procedure/walk';
 import type { Cup } from '@/core/screws/placeScrews';
 import { explainOperation } from '../explainOperation';
@@ -116,6 +116,40 @@ export function ownGate(operationId: string, gate: Gate, beside: SheetStep, roun
     title: `Gate: ${gate.what}`,
     detail: gate.powersOn ? `Power on, then off again: ${gate.offAgain ?? 'see the proof of off.'}` : gate.what,
     why: `Next: ${beside.title}. What is wrong now is quick to reach.`,
+  };
+}
+
+/** What the debt of an operation's end is called among the gates. */
+export const debtGateOf = (operationId: string): string => `debt-${operationId}`;
+
+/** Something owed since the way out: checked before the step that would cover it. */
+export function debtGate(
+  operationId: string,
+  { says, minutes, check }: Debt,
+  beside: SheetStep,
+  round: number,
+): SheetStep {
+  return {
+    ...emptyGate(beside),
+    id: stepIdOf('gate', debtGateOf(operationId), round),
+    title: `Owed: ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
+    detail: `It is right when: ${check}`,
+    why: `Owed since the way out; next: ${beside.title}.`,
+    minutes: { low: minutes * 0.7, likely: minutes, high: minutes * 1.6 },
+  };
+}
+
+export const flatGate = 'flat-after-swelling';
+
+/** After a swollen cell: what lay around it is measured before anything goes back. */
+export function flatGateStep(beside: SheetStep, round: number): SheetStep {
+  return {
+    ...emptyGate(beside),
+    id: stepIdOf('gate', flatGate, round),
+    title: 'Gate: flat after the swollen cell',
+    detail: 'Frame, cover, keyboard and touchpad under the flatness gauge; no splinter and no fluid in the bay.',
+    why: 'A bent frame bends the new cell.',
+    minutes: { low: 2, likely: 3, high: 6 },
   };
 }
 
