@@ -178,6 +178,7 @@ export class RandomHistory {
       return { type: 'sheet-started', subjectId, payload: { kind, targets, keeping: chance.pick(screwKeepings) } };
     }
     if (unit.sheet.isHalted && chance.happens(0.7)) return { type: 'hazard-cleared', subjectId, payload: {} };
+    if (chance.happens(0.01)) return { type: 'unit-set-apart', subjectId, payload: { place: 'hazard' } };
     const planned = sheetOf(model, unit, unit.sheet);
     const step = planned.ok ? nextStep(planned.value.steps, unit.sheet) : undefined;
     if (!step || chance.happens(0.01)) return { type: 'sheet-closed', subjectId, payload: { because: 'test' } };

@@ -74,6 +74,8 @@ export interface Payloads {
     /** What each choice was expected to bring, so that the proposal can be held to it. */
     readonly weighed?: readonly Weighed[];
   };
+  /** At the bench something is too dangerous to go on with: the whole unit goes to the fire-safe place. */
+  'unit-set-apart': { readonly place: Extract<ApartPlace, 'hazard'> };
   /** A unit that was kept apart leaves its place: back to triage, or for good. */
   'unit-let-go': { readonly because: LetGoCause };
   'sheet-started': { readonly kind: SheetKind; readonly targets: readonly string[]; readonly keeping: ScrewKeeping };
@@ -142,6 +144,7 @@ export const subjectKinds = {
   'test-noted': 'unit',
   'wipe-recorded': 'unit',
   'unit-decided': 'unit',
+  'unit-set-apart': 'unit',
   'unit-let-go': 'unit',
   'sheet-started': 'unit',
   'sheet-replanned': 'unit',

@@ -125,6 +125,20 @@ describe('a hazard', () => {
     expect(bench.parts().filter(({ place }) => place === 'hazard')).toHaveLength(1);
   });
 
+  test('too dangerous for the bench, the whole unit goes to the fire-safe place and comes back where it stood', () => {
+    const bench = donor(lantern);
+    until(bench, lantern, ({ frees }) => frees.includes('battery'));
+    swollen(bench);
+    expect(bench.act('unit-set-apart', 'u', { place: 'hazard' })).toBe('ok');
+    expect([bench.unit().stage, bench.unit().apartPlace]).toEqual(['kept-apart', 'hazard']);
+    const done = bench.unit().sheet?.doneStepIds;
+    expect(bench.act('unit-let-go', 'u', { because: 'made-safe' })).toBe('ok');
+    bench.act('unit-decided', 'u', { disposition: 'donor', proposed: 'donor', apartPlace: null });
+    expect(bench.unit().sheet?.doneStepIds).toEqual(done);
+    bench.finishSheet(lantern);
+    expect(bench.unit().stage).toBe('spent');
+  });
+
   test('seen at triage stops the sheet before its first step', () => {
     const bench = new TestBench();
     bench.identified(lantern);

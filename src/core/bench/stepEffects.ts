@@ -31,7 +31,7 @@ export const stepEffects: Effects<
   'step-done': (world, event) => {
     const found = stepAtHand(world, event);
     if (!found.ok) return found;
-    const { unit, model, sheet, step, operation } = found.value;
+    const { unit, sheet, step, operation } = found.value;
     if (step.leg === 'gate') return refuse('gate-not-passed', { tag: unit.tag });
     const { endId } = event.payload;
     if (endId !== undefined && !(step.leg === 'out' && operation?.ends?.some(({ id }) => id === endId)))

@@ -27,7 +27,14 @@ function withMark(marks: readonly Mark[], { kind, face, field }: Mark): readonly
 
 /** Triage: what the unit is, what is wrong with it, and what it is good for. */
 export const triageEffects: Effects<
-  'unit-identified' | 'mark-placed' | 'photo-taken' | 'test-noted' | 'wipe-recorded' | 'unit-decided' | 'unit-let-go'
+  | 'unit-identified'
+  | 'mark-placed'
+  | 'photo-taken'
+  | 'test-noted'
+  | 'wipe-recorded'
+  | 'unit-decided'
+  | 'unit-set-apart'
+  | 'unit-let-go'
 > = {
   'unit-identified': (world, event) => {
     const found = unitAt(world, event, 'triage');
@@ -67,6 +74,14 @@ export const triageEffects: Effects<
     return accept([unitChange(found.value, { ...found.value, isWiped: true })]);
   },
 
+  'unit-set-apart': (world, event) => {
+    const found = unitAt(world, event, 'teardown', 'rebuild', 'prove');
+    if (!found.ok) return found;
+    const { place } = event.payload;
+    const apart = { stage: 'kept-apart', disposition: 'quarantine', apartPlace: place, timer: null } as const;
+    return accept([unitChange(found.value, { ...found.value, ...apart })]);
+  },
+
   'unit-let-go': (world, event) => {
     const found = unitAt(world, event, 'kept-apart');
     if (!found.ok) return found;
@@ -78,6 +93,7 @@ export const triageEffects: Effects<
       return accept([unitChange(unit, { ...unit, stage: 'recycled', disposition: 'recycle', apartPlace: null })]);
     const settled = {
       // What was the matter is over, so that it is not proposed to keep it apart again for it.
+      sheet: unit.sheet && because === 'made-safe' ? { ...unit.sheet, isHalted: false } : unit.sheet,
       marks: because === 'made-safe' ? unit.marks.filter(({ kind }) => kind !== 'swelling') : unit.marks,
       isOwnershipSettled: unit.isOwnershipSettled || because === 'owner-agrees',
       tests: because === 'lock-removed' ? { ...unit.tests, 'account-lock': 'sound' as const } : unit.tests,

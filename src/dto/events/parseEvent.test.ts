@@ -29,6 +29,7 @@ const right: { readonly [T in PostedEventType]: Payloads[T] } = {
   'wipe-recorded': { method: 'device-erase' },
   'unit-decided': { disposition: 'quarantine', proposed: 'build', apartPlace: 'hazard' },
   'unit-let-go': { because: 'made-safe' },
+  'unit-set-apart': { place: 'hazard' },
   'photo-taken': { photo: { id: '6f9619ff-8b86-4d01-b42d-00cf4fc964ff', face: 'back', field: 5 } },
   'sheet-started': { kind: 'teardown', targets: ['battery'], keeping: 'tray' },
   'sheet-replanned': {

@@ -32,6 +32,7 @@ import {
   UnitIdentifiedDto,
   PhotoTakenDto,
   UnitLetGoDto,
+  UnitSetApartDto,
   WipeRecordedDto,
 } from './triageDtos';
 
@@ -73,6 +74,7 @@ const payloadDtos: Readonly<Record<PostedEventType, new () => object>> = {
   'wipe-recorded': WipeRecordedDto,
   'unit-decided': UnitDecidedDto,
   'unit-let-go': UnitLetGoDto,
+  'unit-set-apart': UnitSetApartDto,
   'photo-taken': PhotoTakenDto,
   'sheet-started': SheetStartedDto,
   'sheet-replanned': SheetReplannedDto,

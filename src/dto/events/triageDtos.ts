@@ -114,6 +114,11 @@ export class WipeRecordedDto implements Omit<Payloads['wipe-recorded'], never> {
   method!: WipeMethod;
 }
 
+export class UnitSetApartDto implements Omit<Payloads['unit-set-apart'], never> {
+  @IsIn(['hazard'])
+  place!: 'hazard';
+}
+
 export class UnitLetGoDto implements Omit<Payloads['unit-let-go'], never> {
   @IsIn(letGoCauses)
   because!: LetGoCause;

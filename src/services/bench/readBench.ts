@@ -1,9 +1,11 @@
 import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/bench/entities';
 import type { Model } from '@/core/procedure/model';
+import type { Person } from '@/core/people/roles';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
 import { planGround } from '@/data/plans/planGround';
 import { findModel } from '@/data/models/modelRepository';
+import { listPeople } from '@/data/people/peopleRepository';
 import { partsOfUnit } from '@/data/parts/partRepository';
 import { findUnit } from '@/data/units/unitRepository';
 
@@ -11,6 +13,8 @@ export interface BenchView {
   readonly unit: Unit;
   readonly model: Model;
   readonly parts: readonly Part[];
+  /** Who may say that something dangerous is safe. */
+  readonly leads: readonly Pick<Person, 'id' | 'name'>[];
   /** What its parts are worth today and how they come out. */
   readonly ground: PlanGround;
 }
@@ -19,10 +23,12 @@ export interface BenchView {
 export async function readBench(db: Knex, tag: string, now: Date): Promise<BenchView | undefined> {
   const unit = await findUnit(db, { tag });
   if (!unit?.modelId || unit.modelVersion === null) return undefined;
-  const [model, parts, ground] = await Promise.all([
+  const [model, parts, ground, people] = await Promise.all([
     findModel(db, unit.modelId, unit.modelVersion),
     partsOfUnit(db, unit.id),
     planGround(db, unit.modelId, now),
+    listPeople(db),
   ]);
-  return model && { unit, model, parts, ground };
+  const leads = people.filter(({ role }) => role === 'lead').map(({ id, name }) => ({ id, name }));
+  return model && { unit, model, parts, ground, leads };
 }

@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Tag } from '@/ui/base/Tag';
+import { KeyButton } from '@/ui/keys/KeyButton';
 import type { BenchProps } from './benchProps';
 
 /** Which unit, for what, how far and how long; who and where. */
@@ -11,7 +12,12 @@ export function BenchHeader({
   person,
   children,
   progress,
-}: Pick<BenchProps, 'unit' | 'model' | 'person'> & { readonly children: ReactNode; readonly progress?: ReactNode }) {
+  onLeave,
+}: Pick<BenchProps, 'unit' | 'model' | 'person'> & {
+  readonly children: ReactNode;
+  readonly progress?: ReactNode;
+  readonly onLeave?: () => void;
+}) {
   return (
     <Box
       as="header"
@@ -32,6 +38,7 @@ export function BenchHeader({
       <Box color="inkMuted" whiteSpace="nowrap">
         {person.bench.replace('-', ' ')} · <strong>{person.name}</strong>
       </Box>
+      {onLeave && <KeyButton keyName="Escape" label="Leave" size="small" onPress={onLeave} />}
     </Box>
   );
 }

@@ -3,24 +3,37 @@ import { Box } from '@chakra-ui/react';
 import { KeyButton } from '@/ui/keys/KeyButton';
 
 /** What the bench can be told, and then asks more about. */
-export type Question = 'part' | 'resists' | 'found' | 'screw';
+export type Question = 'part' | 'resists' | 'found' | 'screw' | 'otherwise';
 
 interface BenchKeysProps {
   readonly isTeardown: boolean;
   readonly atGate: boolean;
+  /** What the pedal does now, where it is not “done”; null while nothing may be done. */
+  readonly pedal: { readonly label: string; readonly press: () => void } | null;
+  /** The step waits and could also be done without a timer. */
+  readonly canDoUntimed: boolean;
+  readonly isHalted: boolean;
   readonly canResist: boolean;
   readonly hasParts: boolean;
   readonly onDone: () => void;
   readonly onJudge: (hasPassed: boolean) => void;
   readonly onAsk: (question: Question) => void;
-  readonly onOtherFace: () => void;
+  readonly onBreak: () => void;
   readonly onTakeBack: () => void;
   readonly onStop: () => void;
-  readonly onLeave: () => void;
 }
 
 /** Everything that can be done at a step, one key and one big target each; space is the one next thing. */
-export function BenchKeys({ isTeardown, atGate, canResist, hasParts, ...on }: BenchKeysProps) {
+export function BenchKeys({
+  isTeardown,
+  atGate,
+  pedal,
+  canDoUntimed,
+  isHalted,
+  canResist,
+  hasParts,
+  ...on
+}: BenchKeysProps) {
   return (
     <Box
       as="nav"
@@ -33,7 +46,11 @@ export function BenchKeys({ isTeardown, atGate, canResist, hasParts, ...on }: Be
       px="20px"
       alignItems="center"
     >
-      {atGate ? (
+      {isHalted ? (
+        <Box flex="2" px="10px" fontWeight="700" color="danger">
+          Stopped
+        </Box>
+      ) : atGate ? (
         <>
           <KeyButton
             keyName=" "
@@ -55,20 +72,21 @@ export function BenchKeys({ isTeardown, atGate, canResist, hasParts, ...on }: Be
       ) : (
         <KeyButton
           keyName=" "
-          label="Done, next"
+          label={pedal?.label ?? 'Done, next'}
           look="action"
           size="wide"
           flex="2"
-          onPress={on.onDone}
+          onPress={pedal?.press ?? on.onDone}
           data-testid="done"
         />
       )}
+      {canDoUntimed && <KeyButton keyName="d" label="Done" size="bench" flex="1" onPress={on.onDone} />}
       <KeyButton
         keyName="r"
         label="It resists"
         size="bench"
         flex="1"
-        isEnabled={canResist}
+        isEnabled={canResist && !isHalted}
         onPress={() => on.onAsk('resists')}
       />
       <KeyButton
@@ -89,10 +107,17 @@ export function BenchKeys({ isTeardown, atGate, canResist, hasParts, ...on }: Be
         isEnabled={!atGate}
         onPress={() => on.onAsk('screw')}
       />
-      <KeyButton keyName="f" label="Face" size="bench" flex="1" onPress={on.onOtherFace} />
+      <KeyButton
+        keyName="o"
+        label="Otherwise"
+        size="bench"
+        flex="1"
+        isEnabled={!isHalted}
+        onPress={() => on.onAsk('otherwise')}
+      />
+      <KeyButton keyName="t" label="Break" size="bench" flex="1" onPress={on.onBreak} />
       <KeyButton keyName="u" label="Take back" size="bench" flex="1" onPress={on.onTakeBack} />
       {isTeardown && <KeyButton keyName="h" label="Stop here" size="bench" flex="1" onPress={on.onStop} />}
-      <KeyButton keyName="Escape" label="Leave" size="bench" onPress={on.onLeave} />
     </Box>
   );
 }

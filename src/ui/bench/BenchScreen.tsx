@@ -4,20 +4,29 @@ import type { Unit } from '@/core/bench/entities';
 import { sheetKindAt, sheetOf } from '@/core/bench/sheetOf';
 import type { Person } from '@/core/people/roles';
 import type { BenchView } from '@/services/bench/readBench';
+import type { Meanwhile } from '@/services/bench/readMeanwhile';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { RunSheetView } from './RunSheetView';
 import { SheetFinished } from './SheetFinished';
 import { SheetSetUp } from './SheetSetUp';
 
 /** What do I do next, and where does this screw go? */
-export function BenchScreen({ view, person }: { readonly view: BenchView; readonly person: Person }) {
+export function BenchScreen({
+  view,
+  meanwhile,
+  person,
+}: {
+  readonly view: BenchView;
+  readonly meanwhile: readonly Meanwhile[];
+  readonly person: Person;
+}) {
   const seeds = useMemo(() => ({ models: [view.model], units: [view.unit], parts: view.parts }), [view]);
   const shop = useShop(seeds);
   const unit: Unit = shop.units[0] ?? view.unit;
   const { model } = view;
   const kind = sheetKindAt(unit.stage);
   const sheet = useMemo(() => (unit.sheet ? sheetOf(model, unit, unit.sheet) : null), [model, unit]);
-  const bench = { unit, model, shop, parts: view.parts, person, ground: view.ground };
+  const bench = { unit, model, shop, parts: view.parts, person, ground: view.ground, leads: view.leads, meanwhile };
 
   if (kind && unit.sheet && !unit.sheet.isClosed && sheet?.ok)
     return <RunSheetView {...bench} state={unit.sheet} sheet={sheet.value} />;

@@ -7,10 +7,12 @@ import type { ReactNode } from 'react';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { Cup } from '@/core/screws/placeScrews';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
-import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { isDebt, type SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { cupRecipe } from '@/ui/theme/recipes/cup';
+import { TimerList } from '@/ui/timers/TimerList';
+import { useTimers } from '@/ui/timers/TimersProvider';
 import { sayCount } from '@/ui/words/amounts';
 import { partStateNames, screwTroubleNames } from '@/ui/words/names';
 import type { BenchProps } from './benchProps';
@@ -35,6 +37,8 @@ export function BenchSide({
   readonly children?: ReactNode;
 }) {
   const ledger = screwLedger(sheet.steps, state.doneStepIds, state.screwTroubles);
+  const others = useTimers().filter((running) => running.unit.id !== unit.id);
+  const debts = sheet.steps.filter(({ id }) => isDebt(id) && !state.doneStepIds.includes(id));
   const freed = shop.parts.filter((part) => part.unitId === unit.id);
   const sound = freed.filter(({ state: how }) => how === 'sound').length;
   return (
@@ -67,8 +71,18 @@ export function BenchSide({
         )}
       </Section>
       {children}
-      {state.screwTroubles.length > 0 && (
-        <Section title="Owed on the way back" note={sayCount(ledger.toReplace, 'screw')}>
+      {others.length > 0 && (
+        <Section title="Waiting" note="on fixtures">
+          <TimerList timers={others} />
+        </Section>
+      )}
+      {(state.screwTroubles.length > 0 || debts.length > 0) && (
+        <Section title="Owed on the way back" note={sayCount(ledger.toReplace + debts.length, 'thing')}>
+          {debts.map(({ id, title, minutes }) => (
+            <Box key={id} py="6px" ps="10px" mt="8px" borderInlineStartWidth="4px" borderColor="twine" textStyle="note">
+              {title.replace('Owed: ', '')}, {minutes.likely} min
+            </Box>
+          ))}
           {state.screwTroubles.map((trouble, index) => (
             <Box
               key={index}

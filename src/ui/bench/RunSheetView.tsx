@@ -2,90 +2,76 @@
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { v4 as makeId } from 'uuid';
 import type { SheetState } from '@/core/bench/entities';
-import { openJoints } from '@/core/bench/openJoints';
-import { rungNow } from '@/core/bench/replanSheet';
-import { defaultTargets, freedByStep, nextStep, partsToTag } from '@/core/bench/sheetOf';
+import { nextStep, partsToTag } from '@/core/bench/sheetOf';
 import { getModelPart } from '@/core/procedure/model';
-import type { Move } from '@/core/teardown/policy/ladderPolicy';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import { sayList } from '@/ui/words/amounts';
+import { sayList, sayMinutes } from '@/ui/words/amounts';
+import { BenchDialogs, type Asked } from './BenchDialogs';
 import { BenchHeader } from './BenchHeader';
-import { BenchKeys, type Question } from './BenchKeys';
+import { BenchKeys } from './BenchKeys';
 import type { BenchProps } from './benchProps';
 import { BenchSide } from './BenchSide';
+import { BreakDialog } from './BreakDialog';
+import { HazardPanel } from './HazardPanel';
 import { StepClock } from './StepClock';
 import { StepView } from './StepView';
-import { ThreadView } from './ThreadView';
-import { FoundDialog } from './FoundDialog';
-import { PartTroubleDialog } from './PartTroubleDialog';
-import { ScrewTroubleDialog } from './ScrewTroubleDialog';
-import { ResistDialog } from './ResistDialog';
 import { StillToCome } from './StillToCome';
-import { StrayScrewDialog } from './StrayScrewDialog';
+import { ThreadView } from './ThreadView';
+import { useAwake } from './useAwake';
+import { useBenchActs } from './useBenchActs';
 import { useReplan } from './useReplan';
 import { useSheetWorth } from './useSheetWorth';
-import { WantedDialog } from './WantedDialog';
 import { useStepClock } from './useStepClock';
+import { WaitView } from './WaitView';
 
 /** The run sheet: one step at a time in the middle, the thread of all of them left, tray and freed parts right. */
 export function RunSheetView(props: BenchProps & { readonly state: SheetState; readonly sheet: RunSheet }) {
-  const { unit, model, shop, state, sheet } = props;
+  const { unit, model, state, sheet, person } = props;
   const router = useRouter();
+  useAwake();
   const step = nextStep(sheet.steps, state) ?? (sheet.steps.at(-1) as SheetStep);
-  const clock = useStepClock(step.id);
-  const [asks, setAsks] = useState<Question | 'wanted' | 'stray' | null>(null);
-  const [faceShift, setFaceShift] = useState(0);
-  const { said, replan, lose, forget } = useReplan(props);
-  const { rest, policy } = useSheetWorth(props, state, sheet, step);
   const operation = step.leg === 'out' ? model.operations.find(({ id }) => id === step.operationId) : undefined;
-  const rung = rungNow(state, step.id);
-  // The clock runs over the whole step; each way of trying has its own share of it.
-  const spent = () =>
-    state.resistances
-      .filter(({ stepId }) => stepId === step.id)
-      .reduce((left, { seconds }) => Math.max(0, left - seconds), clock.seconds());
+  const timer = unit.timer?.stepId === step.id ? unit.timer : null;
+  const clock = useStepClock(unit.id, step, timer);
+  const [asks, setAsks] = useState<Asked | null>(null);
+  const [faceShift, setFaceShift] = useState(0);
+  const replanning = useReplan(props);
+  const acts = useBenchActs({ ...props, step, operation, clock, replanning, onMoved: () => setFaceShift(0) });
+  const { rest, policy } = useSheetWorth(props, state, sheet, step);
+
   const had = new Set(sheet.steps.filter(({ id }) => state.doneStepIds.includes(id)).flatMap(({ frees }) => frees));
   const stillWanted = state.targets.filter((id) => !had.has(id));
   const ownParts = step.leg === 'out' ? partsToTag(model, state, step) : [];
   const otherParts =
     state.kind === 'teardown' ? stillWanted.filter((id) => !ownParts.some((own) => own.id === id)) : [];
   const troubleParts = [...ownParts, ...otherParts.map((id) => getModelPart(model, id))];
-
-  const done = () => {
-    const freed = step.leg === 'out' ? freedByStep(model, state, step, makeId) : [];
-    if (shop.act('step-done', unit.id, { stepId: step.id, seconds: clock.seconds(), freed }).ok) {
-      setFaceShift(0);
-      forget();
-    }
-  };
-  const move = (to: Exclude<Move, 'go-on'>) => {
-    if (to === 'next-rung') shop.act('step-resisted', unit.id, { stepId: step.id, rung: rung + 1, seconds: spent() });
-    // The sheet keeps its place; whoever takes it over opens it at their own bench.
-    if (to === 'hand-over') router.push(`/${state.kind}`);
-    if (to === 'stop' && operation) replan({ because: 'will-not-yield', operationId: operation.id });
-  };
+  // The clock runs over the whole step; each way of trying has its own share of it.
+  const spent = () =>
+    state.resistances
+      .filter(({ stepId }) => stepId === step.id)
+      .reduce((left, { seconds }) => Math.max(0, left - seconds), clock.seconds());
   const want = (parts: readonly string[]) =>
-    replan({ because: 'wanted', targets: [...state.targets.filter((id) => had.has(id)), ...parts] });
-  const judge = (hasPassed: boolean) => void shop.act('gate-judged', unit.id, { stepId: step.id, hasPassed });
+    replanning.replan({ because: 'wanted', targets: [...state.targets.filter((id) => had.has(id)), ...parts] });
   const wanted = sayList(state.targets.map((id) => getModelPart(model, id).name));
-  const place = sheet.steps.indexOf(step) + 1;
+  const mayWait = step.wait !== null && timer === null && !state.isHalted;
+  const sayWait = step.wait && `Start ${sayMinutes(step.wait.minutes)}`;
 
   return (
     <Box h="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px minmax(0, 1fr) 68px">
       <BenchHeader
         {...props}
+        onLeave={() => router.push(`/${state.kind}`)}
         progress={
           <Box whiteSpace="nowrap" display="flex" gap="18px" alignItems="baseline">
             <span>
               <Box as="strong" textStyle="figure">
-                {place}
+                {sheet.steps.indexOf(step) + 1}
               </Box>{' '}
               of {sheet.steps.length}
             </span>
-            <StepClock stepId={step.id} usual={step.minutes} />
+            <StepClock clock={clock} usual={step.minutes} />
           </Box>
         }
       >
@@ -98,16 +84,33 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         minH="0"
       >
         <ThreadView sheet={sheet} state={state} model={model} current={step.id} />
-        <StepView
-          model={model}
-          unit={unit}
-          step={step}
-          state={state}
-          sheet={sheet}
-          faceShift={faceShift}
-          news={said}
-          policy={policy}
-        />
+        {state.isHalted ? (
+          <HazardPanel
+            unit={unit}
+            person={person}
+            leads={props.leads}
+            onCleared={acts.clearHazard}
+            onSetApart={acts.setApart}
+          />
+        ) : timer ? (
+          <WaitView
+            step={step}
+            timer={timer}
+            meanwhile={props.meanwhile}
+            onTake={(tag) => router.push(`/bench/${tag}`)}
+          />
+        ) : (
+          <StepView
+            {...props}
+            step={step}
+            faceShift={faceShift}
+            news={replanning.said}
+            policy={policy}
+            clock={clock}
+            heatLockedUntil={state.heatLockedUntil}
+            onOtherFace={() => setFaceShift((shift) => shift + 1)}
+          />
+        )}
         <BenchSide {...props} step={step}>
           {rest && (
             <StillToCome
@@ -123,65 +126,34 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
       <BenchKeys
         isTeardown={state.kind === 'teardown'}
         atGate={step.leg === 'gate'}
+        isHalted={state.isHalted}
+        pedal={mayWait && sayWait ? { label: sayWait, press: acts.wait } : null}
+        canDoUntimed={mayWait}
         canResist={operation !== undefined}
         hasParts={troubleParts.length > 0}
-        onDone={done}
-        onJudge={judge}
+        onDone={acts.done}
+        onJudge={acts.judge}
         onAsk={setAsks}
-        onOtherFace={() => setFaceShift((shift) => shift + 1)}
-        onTakeBack={() => void shop.takeBack(unit.id)}
-        onStop={() => void shop.act('sheet-closed', unit.id, { because: 'stopped at the bench' })}
-        onLeave={() => router.push(`/${state.kind}`)}
+        onBreak={clock.toggleBreak}
+        onTakeBack={acts.takeBack}
+        onStop={acts.stop}
       />
-      {asks === 'part' && (
-        <PartTroubleDialog
-          parts={troubleParts}
-          onClose={() => setAsks(null)}
-          onTrouble={(trouble) => lose(step, trouble)}
-        />
-      )}
-      {asks === 'resists' && operation && (
-        <ResistDialog
-          operation={operation}
-          rung={rung}
-          minutesSpent={spent() / 60}
-          policy={policy}
-          onClose={() => setAsks(null)}
-          onMove={move}
-        />
-      )}
-      {asks === 'found' && (
-        <FoundDialog
-          known={state.findings}
-          onClose={() => setAsks(null)}
-          onFound={(finding) => replan({ because: 'found', finding })}
-        />
-      )}
-      {asks === 'wanted' && (
-        <WantedDialog
-          parts={defaultTargets(model, unit.configuration)
-            .filter((id) => !had.has(id))
-            .map((id) => getModelPart(model, id))}
-          wanted={stillWanted}
-          onClose={() => setAsks(null)}
-          onWanted={want}
-        />
-      )}
-      {asks === 'screw' && (
-        <ScrewTroubleDialog
-          step={step}
-          onClose={() => setAsks(null)}
-          onTrouble={(kind, count) => void shop.act('screw-trouble', unit.id, { stepId: step.id, kind, count })}
-          onStray={() => setAsks('stray')}
-        />
-      )}
-      {asks === 'stray' && (
-        <StrayScrewDialog
-          model={model}
-          openJoints={openJoints(sheet.steps, state.doneStepIds, step)}
-          onClose={() => setAsks(null)}
-        />
-      )}
+      <BenchDialogs
+        {...props}
+        asks={asks}
+        onAsk={setAsks}
+        step={step}
+        operation={operation}
+        policy={policy}
+        acts={acts}
+        replanning={replanning}
+        spent={spent}
+        troubleParts={troubleParts}
+        had={had}
+        stillWanted={stillWanted}
+        onWant={want}
+      />
+      {clock.isAway && <BreakDialog onBack={clock.toggleBreak} />}
     </Box>
   );
 }

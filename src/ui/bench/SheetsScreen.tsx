@@ -10,6 +10,7 @@ import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
+import { sayFixture } from '@/ui/timers/timeLeft';
 import { sayList, sayMinutes, startCount } from '@/ui/words/amounts';
 
 const words = {
@@ -74,6 +75,7 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
                   {Math.round(sheet.minutesLeft.low)} to {Math.round(sheet.minutesLeft.high)} min
                 </Box>
                 <Box textStyle="note" color="inkMuted">
+                  {sheet.unit.timer && `${sayFixture(sheet.unit.timer)} · `}
                   {sheet.done} of {sheet.steps} steps
                 </Box>
               </Box>

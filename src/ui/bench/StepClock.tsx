@@ -1,23 +1,16 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
 import type { Minutes } from '@/core/procedure/operations';
 import { sayClock } from '@/ui/words/amounts';
+import { useSecond } from '../timers/useSecond';
+import type { StepClock as Clock } from './useStepClock';
 
 /** How long this step takes so far, beside how long it usually takes; it turns red past the usual. */
-export function StepClock({ stepId, usual }: { readonly stepId: string; readonly usual: Minutes }) {
-  return <Running key={stepId} usual={usual} />;
-}
-
-function Running({ usual }: { readonly usual: Minutes }) {
-  const [seconds, setSeconds] = useState(0);
-  useEffect(() => {
-    const since = Date.now();
-    const timer = setInterval(() => setSeconds(Math.floor((Date.now() - since) / 1000)), 1000);
-    return () => clearInterval(timer);
-  }, []);
+export function StepClock({ clock, usual }: { readonly clock: Clock; readonly usual: Minutes }) {
+  useSecond();
+  const seconds = clock.seconds();
   return (
-    <Box as="span" color={seconds > usual.high * 60 ? 'danger' : undefined}>
+    <Box as="span" color={seconds > clock.usualSeconds ? 'danger' : undefined}>
       <Box as="strong" textStyle="figure">
         {sayClock(seconds)}
       </Box>{' '}

@@ -11,10 +11,14 @@ import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Caution } from '@/ui/base/Caution';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
+import { KeyButton } from '@/ui/keys/KeyButton';
 import { drawingSize } from './drawingSize';
+import { HeatLock } from './HeatLock';
+import { PastUsual } from './PastUsual';
 import { sayLimit } from '@/ui/words/amounts';
 import { sayStage } from './sheetWords';
 import { StepJoints } from './StepJoints';
+import type { StepClock } from './useStepClock';
 
 interface StepViewProps {
   readonly model: Model;
@@ -26,10 +30,26 @@ interface StepViewProps {
   /** What changed when the sheet was planned anew. */
   readonly news: string | null;
   readonly policy: LadderPolicy | null;
+  readonly clock: StepClock;
+  readonly onOtherFace: () => void;
+  /** Until when solvent is in the air, for a step that heats. */
+  readonly heatLockedUntil: string | null;
 }
 
 /** The step in large type with its why, what it needs, its caution, and the face to scale. */
-export function StepView({ model, unit, step, state, sheet, faceShift, news, policy }: StepViewProps) {
+export function StepView({
+  model,
+  unit,
+  step,
+  state,
+  sheet,
+  faceShift,
+  news,
+  policy,
+  clock,
+  onOtherFace,
+  heatLockedUntil,
+}: StepViewProps) {
   const ownFace = model.faces.findIndex(({ id }) => id === step.face);
   const face = model.faces[(ownFace + faceShift) % model.faces.length] as Model['faces'][number];
   const operation = model.operations.find(({ id }) => id === step.operationId);
@@ -62,7 +82,10 @@ export function StepView({ model, unit, step, state, sheet, faceShift, news, pol
               {chip}
             </Box>
           ))}
+        {model.faces.length > 1 && <KeyButton keyName="f" label="Other face" size="small" onPress={onOtherFace} />}
       </Box>
+      <PastUsual clock={clock} canResist={operation?.ladder !== undefined && step.leg === 'out'} />
+      {heatLockedUntil && operation?.heat && step.leg === 'out' && <HeatLock until={heatLockedUntil} />}
       {news && (
         <Box mb="8px" aria-live="polite">
           <Caution tone="sound" what="Planned anew.">

@@ -1,6 +1,7 @@
 import type { RestWorth } from '@/core/bench/restWorth';
 import type { SheetDifference } from '@/core/bench/replanSheet';
 import { money } from '@/core/shared/money';
+import type { SkipCause } from '@/core/bench/stages';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { LadderPolicy, Move } from '@/core/teardown/policy/ladderPolicy';
 import { sayList, saySteps } from '@/ui/words/amounts';
@@ -36,6 +37,12 @@ export const keepingNames: Readonly<Record<ScrewKeeping, string>> = {
   tray: 'tray with cups',
   mat: 'mat with places',
   piles: 'piles by length',
+};
+
+export const skipWords: Readonly<Record<SkipCause, string>> = {
+  'done-already': 'Pass it over: it was done before',
+  'not-there': 'Pass it over: what it is about is not there',
+  'not-needed': 'Pass it over: it can be spared here',
 };
 
 export const moveWords: Readonly<Record<Move, string>> = {

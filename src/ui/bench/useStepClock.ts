@@ -1,11 +1,43 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useSyncExternalStore } from 'react';
+import { triangleQuantile } from '@/core/statistics/triangle';
+import type { Timer } from '@/core/bench/entities';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { allWasBreak, look, recordOf, toggleBreak, workedMs } from './stepTime';
+import { changeStepTime, stepTimeOf, watchStepTimes } from './stepTimes';
 
-/** Times a step from the moment it came up, without anybody starting a clock. */
-export function useStepClock(stepId: string): { readonly seconds: () => number } {
-  const since = useRef(0);
-  useEffect(() => {
-    since.current = performance.now();
-  }, [stepId]);
-  return { seconds: () => Math.round((performance.now() - since.current) / 100) / 10 };
+export interface StepClock {
+  readonly seconds: () => number;
+  /** What is recorded when the step is done. */
+  readonly record: () => ReturnType<typeof recordOf>;
+  readonly isAway: boolean;
+  /** Work or break, and back. */
+  readonly toggleBreak: () => void;
+  readonly sayWork: () => void;
+  readonly sayBreak: () => void;
+  readonly isWork: boolean;
+  /** Seconds of work that nine steps of ten stay under. */
+  readonly usualSeconds: number;
+}
+
+/** Times a step from the moment it came up, without anybody starting a clock, over reloads and breaks. */
+export function useStepClock(unitId: string, step: SheetStep, timer: Timer | null): StepClock {
+  const time = useSyncExternalStore(
+    watchStepTimes,
+    () => stepTimeOf(unitId, step.id),
+    () => null,
+  );
+  // While it waits on a fixture nobody works on it.
+  const now = () => Math.min(Date.now(), timer ? Date.parse(timer.beganAt) : Number.POSITIVE_INFINITY);
+  const usualSeconds = triangleQuantile(step.minutes, 0.9) * 60;
+  return {
+    seconds: () => (time ? Math.round(workedMs(time, now()) / 100) / 10 : 0),
+    record: () => (time ? recordOf(timer ? time : look(time, now()), now(), usualSeconds * 1000) : { seconds: 0 }),
+    isAway: time !== null && time.awaySinceMs !== null,
+    toggleBreak: () => changeStepTime(unitId, toggleBreak),
+    sayWork: () => changeStepTime(unitId, (before) => ({ ...before, isWork: true })),
+    sayBreak: () => changeStepTime(unitId, allWasBreak),
+    isWork: time?.isWork ?? false,
+    usualSeconds,
+  };
 }

@@ -59,6 +59,8 @@ export function useShopStore(): ShopStore {
 export interface Shop {
   readonly parcels: readonly Parcel[];
   readonly units: readonly Unit[];
+  /** Units that were changed here, whether or not the screen shows them. */
+  readonly madeUnits: readonly Unit[];
   readonly parts: readonly Part[];
   readonly act: <T extends EventType>(type: T, subjectId: string, payload: Payloads[T]) => Outcome<string>;
   readonly takeBack: (about?: string) => Outcome<string>;
@@ -78,6 +80,7 @@ export function useShop(seeds: Seeds): Shop {
     return {
       parcels: (seeds.parcels ?? []).flatMap((parcel) => store.merged('parcel', parcel) ?? []),
       units: laidOver('unit', seeds.units ?? []),
+      madeUnits: store.madeHere('unit'),
       parts: laidOver('part', seeds.parts ?? []),
       act: (type, subjectId, payload) => store.act(seeds, type, subjectId, payload),
       takeBack: (about) => store.takeBack(seeds, about),

@@ -6,6 +6,7 @@ import type { Knot } from '@/core/bench/stages';
 import type { Person } from '@/core/people/roles';
 import { FindBox } from './FindBox';
 import { PersonMenu } from './PersonMenu';
+import { WaitingCorner } from '@/ui/timers/WaitingCorner';
 import { StringBar, type KnotState } from './StringBar';
 
 export interface StringView {
@@ -56,6 +57,7 @@ export function ShopFrame({
       <Box as="main" minW="0">
         {children}
       </Box>
+      <WaitingCorner />
     </Box>
   );
 }

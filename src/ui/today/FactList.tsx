@@ -53,6 +53,7 @@ function FactDetail({ fact }: { readonly fact: Fact }) {
           payload.defectCode,
           payload.bin,
           payload.shipment,
+          payload.text,
         ]
           .filter((word) => typeof word === 'string')
           .join(' ');

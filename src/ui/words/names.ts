@@ -166,6 +166,7 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'test-noted': 'test noted',
   'wipe-recorded': 'wiped',
   'unit-decided': 'decided',
+  'unit-set-apart': 'to the fire-safe place',
   'unit-let-go': 'let go',
   'cost-spread': 'cost spread anew',
   'parcel-counted': 'box counted',

@@ -122,6 +122,9 @@ export function ownGate(operationId: string, gate: Gate, beside: SheetStep, roun
 /** What the debt of an operation's end is called among the gates. */
 export const debtGateOf = (operationId: string): string => `debt-${operationId}`;
 
+/** Whether a step pays what is owed since the way out. */
+export const isDebt = (stepId: string): boolean => stepId.startsWith('gate:debt-');
+
 /** Something owed since the way out: checked before the step that would cover it. */
 export function debtGate(
   operationId: string,

@@ -1,6 +1,7 @@
 import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readBench } from '@/services/bench/readBench';
+import { readMeanwhile } from '@/services/bench/readMeanwhile';
 import { BenchScreen } from '@/ui/bench/BenchScreen';
 import { UnknownTag } from '@/ui/things/UnknownTag';
 
@@ -10,5 +11,7 @@ export default async function BenchPage({ params }: { readonly params: Promise<{
   const person = await guardPage();
   const tag = decodeURIComponent((await params).unit);
   const view = await readBench(database(), tag, new Date());
-  return view ? <BenchScreen key={view.unit.id} view={view} person={person} /> : <UnknownTag tag={tag} />;
+  if (!view) return <UnknownTag tag={tag} />;
+  const meanwhile = view.unit.timer ? await readMeanwhile(database(), view.unit.id) : [];
+  return <BenchScreen key={view.unit.id} view={view} meanwhile={meanwhile} person={person} />;
 }

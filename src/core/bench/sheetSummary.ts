@@ -1,0 +1,40 @@
+import type { Model } from '@/core/procedure/model';
+import type { Minutes } from '@/core/procedure/operations';
+import { sumMinutes, type SheetKind } from '@/core/teardown/sheet/runSheet';
+import type { Unit } from './entities';
+import { defaultTargets, sheetOf } from './sheetOf';
+import { slotNeeds } from './slots';
+
+/** How far a unit's sheet is, or would be, and what it is for. */
+export interface SheetProgress {
+  readonly done: number;
+  readonly steps: number;
+  readonly minutesLeft: Minutes;
+  readonly next: string;
+  readonly wanted: readonly string[];
+}
+
+/** The sheet a unit has; before it has one, the one it would get. Undefined when there is none. */
+export function sheetProgress(model: Model, unit: Unit, kind: SheetKind): SheetProgress | undefined {
+  const faulty = new Set(
+    slotNeeds(model, unit)
+      .filter(({ isNeeded }) => isNeeded)
+      .map(({ part }) => part.id),
+  );
+  const likely =
+    kind === 'rebuild'
+      ? Object.keys(unit.assigned)
+      : defaultTargets(model, unit.configuration).filter((id) => !faulty.has(id));
+  const asked = unit.sheet && !unit.sheet.isClosed ? unit.sheet : { kind, targets: likely };
+  const sheet = sheetOf(model, unit, asked);
+  if (!sheet.ok) return undefined;
+  const doneIds = unit.sheet?.doneStepIds ?? [];
+  const left = sheet.value.steps.filter(({ id }) => !doneIds.includes(id));
+  return {
+    done: doneIds.length,
+    steps: sheet.value.steps.length,
+    minutesLeft: sumMinutes(left),
+    next: left[0]?.title ?? '',
+    wanted: asked.targets.map((id) => model.parts.find((part) => part.id === id)?.name ?? id),
+  };
+}

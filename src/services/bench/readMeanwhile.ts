@@ -1,0 +1,45 @@
+import type { Knex } from 'knex';
+import type { Unit } from '@/core/bench/entities';
+import { sheetKindAt } from '@/core/bench/sheetOf';
+import { sheetProgress } from '@/core/bench/sheetSummary';
+import type { Minutes } from '@/core/procedure/operations';
+import { findModel } from '@/data/models/modelRepository';
+import { unitsAt } from '@/data/units/unitRepository';
+
+/** A unit that can be taken up while another one waits. */
+export interface Meanwhile {
+  readonly tag: string;
+  readonly modelName: string;
+  readonly next: string;
+  readonly minutes: Minutes;
+}
+
+const offered = 3;
+/** Units looked at: enough to choose from, and quick. */
+const lookedAt = 12;
+
+/**
+ * Units to take up while one waits: those that wait for nothing themselves, first what is under way already, then what is
+ * done soonest.
+ */
+export async function readMeanwhile(db: Knex, waitingId: string): Promise<readonly Meanwhile[]> {
+  const units = (await unitsAt(db, ['teardown', 'rebuild'])).filter(({ id, timer }) => id !== waitingId && !timer);
+  const looked = [...units].sort((a, b) => doneOf(b) - doneOf(a)).slice(0, lookedAt);
+  const found = await Promise.all(looked.map((unit) => summarise(db, unit)));
+  return found
+    .filter((entry) => entry !== undefined)
+    .sort((a, b) => b.done - a.done || a.minutes.likely - b.minutes.likely)
+    .slice(0, offered)
+    .map(({ tag, modelName, next, minutes }) => ({ tag, modelName, next, minutes }));
+}
+
+const doneOf = ({ sheet }: Unit): number => (sheet && !sheet.isClosed ? sheet.doneStepIds.length : 0);
+
+async function summarise(db: Knex, unit: Unit): Promise<(Meanwhile & { readonly done: number }) | undefined> {
+  const kind = sheetKindAt(unit.stage);
+  const model = unit.modelId && unit.modelVersion !== null && (await findModel(db, unit.modelId, unit.modelVersion));
+  const progress = kind && model && sheetProgress(model, unit, kind);
+  if (!progress) return undefined;
+  const { next, minutesLeft: minutes, done } = progress;
+  return { tag: unit.tag, modelName: `${model.maker} ${model.name}`, next, minutes, done };
+}

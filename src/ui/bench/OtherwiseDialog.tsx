@@ -1,0 +1,109 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { skipCauses, type SkipCause } from '@/core/bench/stages';
+import type { Operation, OperationEnd } from '@/core/procedure/operations';
+import { Button } from '@/ui/base/Button';
+import { Dialog } from '@/ui/base/Dialog';
+import { Input } from '@/ui/base/Input';
+import { KeyCap } from '@/ui/base/KeyCap';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { KeyLayer } from '@/ui/keys/KeysProvider';
+import { skipWords } from './sheetWords';
+
+const skipKeys: Readonly<Record<SkipCause, string>> = { 'done-already': 'd', 'not-there': 'm', 'not-needed': 'x' };
+
+interface OtherwiseProps {
+  /** The operation of a step on the way out. */
+  readonly operation: Operation | undefined;
+  readonly canSkip: boolean;
+  readonly onEnd: (endId: string) => void;
+  readonly onSkip: (because: SkipCause) => void;
+  readonly onNote: (text: string) => void;
+  readonly onHandOver: () => void;
+  readonly onClose: () => void;
+}
+
+/** It went otherwise than the sheet says: another end, passed over, handed over; or something to write down. */
+export function OtherwiseDialog({ operation, canSkip, onEnd, onSkip, onNote, onHandOver, onClose }: OtherwiseProps) {
+  const [isWriting, setWriting] = useState(false);
+  const and = (act: () => void) => () => {
+    act();
+    onClose();
+  };
+  const line = { look: 'outline', justifyContent: 'flex-start' } as const;
+  return (
+    <KeyLayer>
+      <Dialog title={isWriting ? 'Write down' : 'It went otherwise'} onClose={onClose}>
+        {isWriting ? (
+          <Note onNote={(text) => and(() => onNote(text))()} />
+        ) : (
+          <Box display="grid" gap="8px" minW="520px">
+            {unusualEnds(operation).map((end, index) => (
+              <KeyButton
+                key={end.id}
+                keyName={String(index + 1)}
+                label={sayEnd(end)}
+                {...line}
+                whiteSpace="normal"
+                textAlign="start"
+                h="auto"
+                py="10px"
+                onPress={and(() => onEnd(end.id))}
+              />
+            ))}
+            {canSkip &&
+              skipCauses.map((because) => (
+                <KeyButton
+                  key={because}
+                  keyName={skipKeys[because]}
+                  label={skipWords[because]}
+                  {...line}
+                  onPress={and(() => onSkip(because))}
+                />
+              ))}
+            <KeyButton keyName="h" label="Hand the unit over to somebody else" {...line} onPress={and(onHandOver)} />
+            <KeyButton keyName="n" label="Write a note" {...line} onPress={() => setWriting(true)} />
+          </Box>
+        )}
+      </Dialog>
+    </KeyLayer>
+  );
+}
+
+/** All ends but the usual one, which is “done”. */
+function unusualEnds(operation: Operation | undefined): readonly OperationEnd[] {
+  const sorted = [...(operation?.ends ?? [])].sort((a, b) => b.chance - a.chance);
+  return sorted.slice(1);
+}
+
+const sayEnd = ({ says, then, debt, chance }: OperationEnd): string =>
+  [`${says} (${Math.round(chance * 100)} in 100).`, then, debt && `Owed on the way back: ${debt.says}.`]
+    .filter(Boolean)
+    .join(' ');
+
+function Note({ onNote }: { readonly onNote: (text: string) => void }) {
+  const [typed, setTyped] = useState('');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (typed.trim() !== '') onNote(typed.trim());
+      }}
+    >
+      <Input
+        aria-label="Note"
+        value={typed}
+        onChange={(event) => setTyped(event.currentTarget.value)}
+        maxLength={500}
+        minH="52px"
+        w="520px"
+        autoFocus
+        autoComplete="off"
+      />
+      <Button type="submit" look="action" size="wide" mt="14px" w="100%" disabled={typed.trim() === ''}>
+        <KeyCap name="Enter" /> Keep it with the unit
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,74 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import Link from 'next/link';
+import type { Timer } from '@/core/bench/entities';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import type { Meanwhile } from '@/services/bench/readMeanwhile';
+import { Section } from '@/ui/base/Section';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { sayClock } from '@/ui/words/amounts';
+import { sayFixture, secondsLeft } from '../timers/timeLeft';
+import { useSecond } from '../timers/useSecond';
+
+interface WaitProps {
+  readonly step: SheetStep;
+  readonly timer: Timer;
+  readonly meanwhile: readonly Meanwhile[];
+  readonly onTake: (tag: string) => void;
+}
+
+/** The unit waits and needs nobody: how long still, and which other unit can be taken up until then. */
+export function WaitView({ step, timer, meanwhile, onTake }: WaitProps) {
+  const second = useSecond();
+  const left = second === 0 ? timer.minutes * 60 : secondsLeft(timer, second * 1000);
+  return (
+    <Box as="main" p="20px 26px" overflowY="auto" minW="0" tabIndex={0}>
+      <Box as="h1" textStyle="instruction">
+        {left > 0 ? capital(step.wait?.what ?? 'it waits') : 'Ready: take it up again'}
+      </Box>
+      <Box textStyle="lead" fontSize="19px" mt="6px" mb="20px">
+        {step.title}, {sayFixture(timer)}. It rings here and on every other screen.
+      </Box>
+      <Box
+        role="timer"
+        bg={left > 0 ? 'waitingSoft' : 'waiting'}
+        color={left > 0 ? 'waiting' : 'sheet'}
+        fontSize="88px"
+        fontWeight="700"
+        lineHeight="1"
+        p="34px 40px"
+        maxW="480px"
+        textAlign="center"
+      >
+        {left > 0 ? sayClock(left) : `+ ${sayClock(-left)}`}
+      </Box>
+      <Box maxW="640px" mt="28px">
+        <Section title="Meanwhile" note={meanwhile.length === 0 ? 'no other unit is ready for the bench' : undefined}>
+          <Box as="ul" display="grid" gap="8px" pt="10px">
+            {meanwhile.map(({ tag, modelName, next, minutes }, index) => (
+              <Box as="li" key={tag} display="flex" gap="14px" alignItems="center">
+                {index === 0 ? (
+                  <KeyButton keyName="m" label={`Take up ${tag}`} look="outline" onPress={() => onTake(tag)} />
+                ) : (
+                  <Link href={`/bench/${tag}`} prefetch={false}>
+                    <Box as="strong" fontFamily="mono" px="14px">
+                      {tag}
+                    </Box>
+                  </Link>
+                )}
+                <Box flex="1" minW="0">
+                  {modelName}, {next.toLowerCase()}
+                </Box>
+                <Box whiteSpace="nowrap" color="inkMuted">
+                  {Math.round(minutes.low)} to {Math.round(minutes.high)} min
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        </Section>
+      </Box>
+    </Box>
+  );
+}
+
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;

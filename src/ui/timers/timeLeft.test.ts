@@ -1,0 +1,28 @@
+import { freePlace, sayFixture, secondsLeft } from './timeLeft';
+
+const began = '2026-11-25T08:00:00.000Z';
+const at = (seconds: number) => Date.parse(began) + seconds * 1000;
+
+test('a timer counts down to its end and on past it', () => {
+  const timer = { beganAt: began, minutes: 4 };
+  expect([0, 60, 240, 300].map((seconds) => secondsLeft(timer, at(seconds)))).toEqual([240, 180, 0, -60]);
+});
+
+test('a clock that went back makes no wait longer than it is', () => {
+  expect(secondsLeft({ beganAt: began, minutes: 4 }, at(-3600))).toBe(240);
+});
+
+test('the next free fixture is the lowest number that nobody waits on; the bench has room', () => {
+  const running = [
+    { fixture: 'clamp', place: 1 },
+    { fixture: 'clamp', place: 3 },
+    { fixture: 'bench', place: 1 },
+  ];
+  expect([freePlace('clamp', running), freePlace('hot plate', running), freePlace('bench', running)]).toEqual([
+    2, 1, 1,
+  ]);
+  expect([sayFixture({ fixture: 'clamp', place: 2 }), sayFixture({ fixture: 'bench', place: 1 })]).toEqual([
+    'clamp 2',
+    'on the bench',
+  ]);
+});

@@ -1,0 +1,24 @@
+'use client';
+import { useSyncExternalStore } from 'react';
+
+const listeners = new Set<() => void>();
+let timer: ReturnType<typeof setInterval> | undefined;
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  timer ??= setInterval(() => listeners.forEach((tell) => tell()), 1000);
+  return () => {
+    listeners.delete(listener);
+    if (listeners.size > 0) return;
+    clearInterval(timer);
+    timer = undefined;
+  };
+}
+
+/** Draws anew every second; one clock for all that do. The number is the browser's second, 0 before it runs there. */
+export const useSecond = (): number =>
+  useSyncExternalStore(
+    subscribe,
+    () => Math.floor(Date.now() / 1000),
+    () => 0,
+  );

@@ -1,0 +1,150 @@
+import type { Page } from 'puppeteer-core';
+import { demoPeople } from '../../scripts/demo/people';
+import { Bench, go, heading, makeDonor, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { shippedModels } from '../support/models';
+
+let bench: Bench;
+beforeAll(async () => {
+  bench = await Bench.open();
+});
+afterEach(() => bench.leave());
+afterAll(() => bench.close());
+
+const named = (name: string) => {
+  const model = shippedModels.find((entry) => entry.name === name);
+  if (!model) throw new Error(`no model ${name}`);
+  return model;
+};
+
+/** Does one step after the other until the sheet asks for this one; waits are not timed. */
+async function until(page: Page, words: RegExp): Promise<void> {
+  for (let steps = 0; steps < 40; steps += 1) {
+    const now = await heading(page);
+    if (words.test(now)) return;
+    const key = (await page.$('nav[aria-label="What can be done"] [aria-keyshortcuts="d"]')) ? 'd' : 'space';
+    await press(page, key);
+    await page.waitForFunction((before) => document.querySelector('h1')?.textContent?.trim() !== before, {}, now);
+  }
+  throw new Error(`the sheet never came to ${String(words)}`);
+}
+
+async function onSheet(page: Page, model: string): Promise<string> {
+  const { tag } = await makeDonor(page, named(model));
+  await go(page, bench.url, `/bench/${tag}`);
+  await press(page, 'space');
+  await says(page, /Done, next|Start/);
+  return tag;
+}
+
+test('a wait rings on every screen, outlives a reload and another browser, and lets another unit be taken up', async () => {
+  const page = await bench.signIn('Imke R.');
+  const troubles = watchTrouble(page);
+  const tag = await onSheet(page, 'Lantern 5');
+  await until(page, /Warm the edge/);
+  await press(page, 'space');
+  await says(page, /3:5\d/);
+  await settled(page);
+  await says(page, 'Take up U-');
+
+  // Elsewhere, by somebody else, it is seen too.
+  const other = await bench.signIn('Oskar V.');
+  await go(other, bench.url, '/teardown');
+  await says(other, 'Waiting on fixtures');
+  const list = await other.$eval('section[aria-label="Waiting on fixtures"]', ({ textContent }) => textContent ?? '');
+  expect(list).toMatch(new RegExp(`${tag}hot plate \\d`));
+  expect(await other.title()).toMatch(/^\d:\d\d .* · /);
+
+  await page.reload();
+  await settled(page);
+  await says(page, /[23]:\d\d/);
+  await press(page, 'm');
+  await page.waitForFunction((own) => !location.pathname.endsWith(own), {}, tag);
+  await go(page, bench.url, `/bench/${tag}`);
+
+  // The clock of the browser goes on by five minutes: it is ready, and says so.
+  await page.evaluate(() => {
+    const plain = Date.now.bind(Date);
+    Date.now = () => plain() + 5 * 60_000;
+  });
+  await says(page, 'Ready: take it up again');
+  expect(await page.title()).toContain(`${tag} is ready`);
+  await press(page, 'space');
+  await says(page, 'Cut the seal');
+  await settled(page);
+  await go(other, bench.url, '/teardown');
+  expect(await text(other)).not.toContain('Waiting on fixtures');
+  expect(troubles).toEqual([]);
+});
+
+test('a swollen cell stops the sheet; a technician fetches a lead’s word, wrong PINs are told, and the cell goes to its place', async () => {
+  const page = await bench.signIn('Imke R.');
+  const tag = await onSheet(page, 'Lantern 5');
+  await until(page, /battery strip/i);
+  await press(page, 'g', '4');
+  await says(page, 'Stop: the cell is swollen');
+  await press(page, 'space');
+  await says(page, 'Stop: the cell is swollen');
+  await settled(page);
+  await page.reload();
+  await settled(page);
+  await press(page, '1', '2', '3');
+  const lead = demoPeople.find(({ name }) => name === 'Sunniva T.');
+  const options = await page.$$eval('select option', (all) =>
+    all.map((option) => [(option as HTMLOptionElement).value, option.textContent]),
+  );
+  await page.select('main select', options.find(([, name]) => name === 'Sunniva T.')?.[0] as string);
+  const say = async (pin: string) => {
+    await page.focus('main input[type=password]');
+    await page.keyboard.type(pin);
+    await press(page, 'Enter');
+  };
+  await say('0000');
+  await says(page, /wrong|left/);
+  await says(page, 'Stop: the cell is swollen');
+  await say(lead?.pin as string);
+  await page.waitForFunction(() => /battery strip/.test(document.querySelector('h1')?.textContent ?? ''));
+  await press(page, 'space');
+  await settled(page);
+  await go(page, bench.url, `/t/${tag}`);
+  await says(page, 'battery, X, in the fire-safe place');
+  await says(page, 'said to be safe Sunniva T.');
+});
+
+test('it went otherwise: a torn foil, a step passed over, a note, a break; each by a key or two', async () => {
+  const page = await bench.signIn('Petra L.');
+  const tag = await onSheet(page, 'Sedge 8');
+  await press(page, 'o', 'd');
+  await says(page, 'cannot be passed over');
+  await press(page, 'Escape');
+  await until(page, /foil/i);
+  await press(page, 'o');
+  await says(page, /It tears across \(30 in 100\)/);
+  await press(page, '1');
+  await page.waitForFunction(() => !/foil/i.test(document.querySelector('h1')?.textContent ?? ''));
+  await press(page, 't');
+  await says(page, 'Back to work');
+  await press(page, 'space');
+  await says(page, /Done, next|Start/);
+  await press(page, 'o', 'n');
+  await page.waitForSelector('dialog input[aria-label=Note]');
+  await page.keyboard.type('Foil was brittle.');
+  await press(page, 'Enter');
+  const before = await heading(page);
+  await press(page, 'o', 'm');
+  await page.waitForFunction((was) => document.querySelector('h1')?.textContent?.trim() !== was, {}, before);
+  await settled(page);
+  await go(page, bench.url, `/t/${tag}`);
+  await says(page, /noted .*Foil was brittle/);
+  await says(page, 'step passed over');
+});
+
+test('solvent in the air locks the heat, and the sheet says for how long', async () => {
+  const page = await bench.signIn('Petra L.');
+  await onSheet(page, 'Sedge 8');
+  await until(page, /Warm the front frame/);
+  await says(page, 'No heat yet');
+  const before = await heading(page);
+  await press(page, (await page.$('[aria-keyshortcuts="d"]')) ? 'd' : 'space');
+  await says(page, /no heat for another \d+ min/);
+  expect(await heading(page)).toBe(before);
+});
