@@ -108,7 +108,7 @@ async function jest(
 }
 
 /** Files that run beside the rest, on a demo of their own: about half of the time. */
-const beside = ['models', 'screens', 'planner', 'deviation'];
+const beside = ['models', 'screens', 'planner', 'deviation', 'bench'];
 /** Files that take the database server away: alone. */
 const alone = ['faults'];
 const secondDemo = 'plucky_demo_2';
