@@ -106,6 +106,7 @@ export function BenchDialogs(props: BenchDialogsProps) {
           onSkip={acts.skip}
           onNote={acts.note}
           onHandOver={acts.handOver}
+          onPrint={acts.print}
           onClose={close}
         />
       );

@@ -21,11 +21,21 @@ interface OtherwiseProps {
   readonly onSkip: (because: SkipCause) => void;
   readonly onNote: (text: string) => void;
   readonly onHandOver: () => void;
+  readonly onPrint: () => void;
   readonly onClose: () => void;
 }
 
 /** It went otherwise than the sheet says: another end, passed over, handed over; or something to write down. */
-export function OtherwiseDialog({ operation, canSkip, onEnd, onSkip, onNote, onHandOver, onClose }: OtherwiseProps) {
+export function OtherwiseDialog({
+  operation,
+  canSkip,
+  onEnd,
+  onSkip,
+  onNote,
+  onHandOver,
+  onPrint,
+  onClose,
+}: OtherwiseProps) {
   const [isWriting, setWriting] = useState(false);
   const and = (act: () => void) => () => {
     act();
@@ -63,6 +73,7 @@ export function OtherwiseDialog({ operation, canSkip, onEnd, onSkip, onNote, onH
                 />
               ))}
             <KeyButton keyName="h" label="Hand the unit over to somebody else" {...line} onPress={and(onHandOver)} />
+            <KeyButton keyName="p" label="Print the run sheet" {...line} onPress={and(onPrint)} />
             <KeyButton keyName="n" label="Write a note" {...line} onPress={() => setWriting(true)} />
           </Box>
         )}

@@ -58,6 +58,7 @@ export function useBenchActs({ unit, model, shop, state, step, operation, clock,
     },
     // The sheet keeps its place; whoever takes it over opens it at their own bench.
     handOver: () => router.push(`/${state.kind}`),
+    print: () => void window.open(`/api/run-sheets/${unit.tag}.pdf`),
     move: (to: Exclude<Move, 'go-on'>, seconds: number) => {
       if (to === 'next-rung') shop.act('step-resisted', unit.id, { stepId, rung: rungNow(state, stepId) + 1, seconds });
       if (to === 'hand-over') router.push(`/${state.kind}`);
