@@ -1,18 +1,20 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useSyncExternalStore } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import { Caution } from '@/ui/base/Caution';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { sayCount } from '@/ui/words/amounts';
 import { sayRefusal } from '@/ui/words/sentences';
 import { useShopStore } from './ShopProvider';
+import { UnsettledDialog } from './UnsettledDialog';
 
 /** What the shop has to say: a fact that was refused, or facts that wait for the server. */
 export function NoticeBar() {
   const store = useShopStore();
   useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
-  const { notice, queueState } = store;
-  const { away, waiting } = queueState;
+  const { notice, queueState, unsettled } = store;
+  const { away, waiting, isUnkept } = queueState;
+  const [isLooking, setLooking] = useState(false);
   return (
     <Box
       position="fixed"
@@ -35,10 +37,30 @@ export function NoticeBar() {
           </Caution>
         </Box>
       )}
+      {isUnkept && (
+        <Box maxW="760px" pointerEvents="auto">
+          <Caution what="This browser keeps no copy.">
+            Its storage is full or closed: leave the page open until everything is sent.
+          </Caution>
+        </Box>
+      )}
+      {unsettled.length > 0 && (
+        <Box maxW="760px" pointerEvents="auto" display="flex" alignItems="stretch">
+          <Caution tone="waiting" what={`${sayCount(unsettled.length, 'fact')} of this bench not taken.`}>
+            Kept here until you settle {unsettled.length === 1 ? 'it' : 'them'}.
+          </Caution>
+          <KeyButton keyName="F2" label="Settle" look="outline" bg="sheet" onPress={() => setLooking(true)} />
+        </Box>
+      )}
       {notice && (
         <Box maxW="760px" pointerEvents="auto" display="flex" alignItems="stretch" key={notice.key}>
           <Caution what="Not done.">{sayRefusal(notice.refusal)}</Caution>
           <KeyButton keyName="Escape" label="Close this" look="danger" bg="sheet" onPress={() => store.show(null)} />
+        </Box>
+      )}
+      {isLooking && unsettled.length > 0 && (
+        <Box pointerEvents="auto">
+          <UnsettledDialog facts={unsettled} onClose={() => setLooking(false)} />
         </Box>
       )}
     </Box>

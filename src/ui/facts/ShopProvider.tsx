@@ -8,6 +8,7 @@ import { useRefresher } from '@/ui/live/useRefresher';
 import { browserStore, postFacts } from './browserDoors';
 import { EventQueue } from './eventQueue';
 import { ShopStore, type Seeds } from './shopStore';
+import { UnsettledFacts } from './unsettledFacts';
 
 const ShopContext = createContext<ShopStore | null>(null);
 
@@ -21,17 +22,22 @@ declare global {
 /** Holds what this browser knows ahead of the server, over all screens. */
 export function ShopProvider({ children }: { readonly children: ReactNode }) {
   const { news } = useRefresher();
-  const [{ store, start }] = useState(() => {
-    const holder: { queue?: EventQueue } = {};
+  const [{ store, start, settle }] = useState(() => {
+    const holder: { queue?: EventQueue; unsettled?: UnsettledFacts } = {};
     const made: ShopStore = new ShopStore(
       () => holder.queue as EventQueue,
       makeId,
       () => new Date(),
       news,
+      (unsettled) => holder.unsettled?.add(unsettled),
     );
     const begin = () => {
+      const kept = browserStore();
+      const unsettled = new UnsettledFacts(kept, () => made.setUnsettled(unsettled.all));
+      holder.unsettled = unsettled;
+      void unsettled.resume();
       const queue = new EventQueue({
-        store: browserStore(),
+        store: kept,
         send: postFacts,
         later: (work, ms) => void setTimeout(work, ms),
         onAnswer: (event, answer) => made.answered(event, answer),
@@ -44,11 +50,20 @@ export function ShopProvider({ children }: { readonly children: ReactNode }) {
       window.addEventListener('online', tryNow);
       return () => window.removeEventListener('online', tryNow);
     };
-    return { store: made, start: begin };
+    return { store: made, start: begin, settle: (id: string) => holder.unsettled?.settle(id) };
   });
   useEffect(() => start(), [start]);
-  return <ShopContext.Provider value={store}>{children}</ShopContext.Provider>;
+  return (
+    <ShopContext.Provider value={store}>
+      <SettleContext.Provider value={settle}>{children}</SettleContext.Provider>
+    </ShopContext.Provider>
+  );
 }
+
+const SettleContext = createContext<(id: string) => void>(() => undefined);
+
+/** Takes a refused fact off the list, once a person has settled it. */
+export const useSettle = (): ((id: string) => void) => useContext(SettleContext);
 
 export function useShopStore(): ShopStore {
   const store = useContext(ShopContext);

@@ -1,18 +1,23 @@
 import { openDB } from 'idb';
 import type { BenchEvent } from '@/core/bench/events';
+import type { Unsettled, UnsettledStore } from './unsettledFacts';
 import { Away, type Answer, type FactStore, type Send } from './eventQueue';
 
 const storeName = 'facts';
+const refusedName = 'refused';
 const longestAnswerMs = 60_000;
 
 const database = () =>
-  openDB('plucky-parcel', 1, {
-    upgrade: (db) =>
-      void db.createObjectStore(storeName, { keyPath: 'order', autoIncrement: true }).createIndex('id', 'event.id'),
+  openDB('plucky-parcel', 2, {
+    upgrade: (db, before) => {
+      if (before < 1)
+        db.createObjectStore(storeName, { keyPath: 'order', autoIncrement: true }).createIndex('id', 'event.id');
+      if (before < 2) db.createObjectStore(refusedName, { keyPath: 'event.id' });
+    },
   });
 
-/** Facts in this browser's own database, in the order in which they were made. */
-export function browserStore(): FactStore {
+/** Facts in this browser's own database, in the order in which they were made; and those that were refused. */
+export function browserStore(): FactStore & UnsettledStore {
   const opened = database();
   return {
     load: async () => {
@@ -25,6 +30,9 @@ export function browserStore(): FactStore {
       const key = await db.getKeyFromIndex(storeName, 'id', id);
       if (key !== undefined) await db.delete(storeName, key);
     },
+    loadUnsettled: async () => (await (await opened).getAll(refusedName)) as Unsettled[],
+    keepUnsettled: async (unsettled) => void (await (await opened).put(refusedName, unsettled)),
+    dropUnsettled: async (id) => void (await (await opened).delete(refusedName, id)),
   };
 }
 

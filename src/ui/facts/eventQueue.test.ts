@@ -63,14 +63,31 @@ describe('EventQueue', () => {
     queue.add(fact('a'));
     queue.add(fact('b'));
     await settle();
-    expect(states.at(-1)).toEqual({ waiting: 2, away: { reason: 'server-away', facts: {} } });
+    expect(states.at(-1)).toEqual({ waiting: 2, away: { reason: 'server-away', facts: {} }, isUnkept: false });
     expect(store.kept).toHaveLength(2);
     isAway = false;
     retries.shift()?.();
     await settle();
     expect(sent).toEqual(['a', 'b']);
     expect(answered).toEqual(['a ok', 'b ok']);
-    expect(states.at(-1)).toEqual({ waiting: 0, away: null });
+    expect(states.at(-1)).toEqual({ waiting: 0, away: null, isUnkept: false });
+  });
+
+  test('a browser that keeps nothing says so while something waits', async () => {
+    let isAway = true;
+    const full = { ...new MemoryStore(), keep: () => Promise.reject(new Error('QuotaExceededError')) } as FactStore;
+    const { queue, states, retries } = setUp(async (events) => {
+      if (isAway) throw new Away({ reason: 'server-away', facts: {} });
+      return events.map(({ id }) => yes(id));
+    }, full as MemoryStore);
+    queue.add(fact('a'));
+    await settle();
+    expect(states.at(-1)).toMatchObject({ waiting: 1, isUnkept: true });
+    isAway = false;
+    retries.shift()?.();
+    await settle();
+    await settle();
+    expect(states.at(-1)).toMatchObject({ waiting: 0, isUnkept: false });
   });
 
   test('one fact that is refused does not hold up the next', async () => {

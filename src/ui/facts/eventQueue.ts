@@ -28,6 +28,8 @@ export interface QueueState {
   readonly waiting: number;
   /** Why facts wait, when it is not just the way to the server. */
   readonly away: Refusal | null;
+  /** The browser could not keep a copy: what waits is lost when the page is closed. */
+  readonly isUnkept: boolean;
 }
 
 interface QueueDoors {
@@ -50,6 +52,7 @@ export class EventQueue {
   private away: Refusal | null = null;
   private isSending = false;
   private failures = 0;
+  private isUnkept = false;
 
   constructor(private readonly doors: QueueDoors) {}
 
@@ -66,7 +69,10 @@ export class EventQueue {
     this.waiting.push(event);
     this.tell();
     // Sending does not wait for the disk: the copy only matters when sending fails.
-    void this.doors.store.keep(event).catch(() => undefined);
+    void this.doors.store.keep(event).catch(() => {
+      this.isUnkept = true;
+      this.tell();
+    });
     void this.flush();
   }
 
@@ -108,6 +114,10 @@ export class EventQueue {
   }
 
   private tell(): void {
-    this.doors.onState({ waiting: this.waiting.length, away: this.away });
+    this.doors.onState({
+      waiting: this.waiting.length,
+      away: this.away,
+      isUnkept: this.isUnkept && this.waiting.length > 0,
+    });
   }
 }

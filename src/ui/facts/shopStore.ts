@@ -4,6 +4,7 @@ import type { BenchEvent, EventType, Payloads, Touched } from '@/core/bench/even
 import { MemoryWorld } from '@/core/bench/memoryWorld';
 import type { Model } from '@/core/procedure/model';
 import { refuse, type Outcome, type Refusal } from '@/core/shared/outcome';
+import type { Unsettled } from './unsettledFacts';
 import type { Answer, EventQueue, QueueState } from './eventQueue';
 
 /** What a screen got from the server. */
@@ -41,7 +42,9 @@ export class ShopStore {
   private snapshotNumber = 0;
   private noticeKey = 0;
   notice: Notice | null = null;
-  queueState: QueueState = { waiting: 0, away: null };
+  queueState: QueueState = { waiting: 0, away: null, isUnkept: false };
+  /** Facts that the server refused, until a person has settled each. */
+  unsettled: readonly Unsettled[] = [];
   /** Milliseconds from making to acknowledging, newest last: for `npm run bench`. */
   readonly acknowledgedMs: number[] = [];
   private readonly madeAt = new Map<string, number>();
@@ -51,6 +54,7 @@ export class ShopStore {
     private readonly makeId: () => string,
     private readonly now: () => Date,
     private readonly onServerNews: () => void,
+    private readonly onRefused: (unsettled: Unsettled) => void = () => undefined,
   ) {}
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -140,6 +144,7 @@ export class ShopStore {
       this.overlay.delete(event.subjectId);
       this.made = this.made.filter(({ event: made }) => made.id !== event.id);
       this.show(answer.refusal);
+      this.onRefused({ event, refusal: answer.refusal });
     }
     this.onServerNews();
     this.tell();
@@ -147,6 +152,11 @@ export class ShopStore {
 
   setQueueState(state: QueueState): void {
     this.queueState = state;
+    this.tell();
+  }
+
+  setUnsettled(unsettled: readonly Unsettled[]): void {
+    this.unsettled = unsettled;
     this.tell();
   }
 
