@@ -41,6 +41,7 @@ module.exports = {
       path: '^src/core/(?!shared|procedure|screws|drafting|library)',
     }),
     never('core-opening', '^src/core/opening', { path: '^src/core/(?!shared|procedure|drafting|opening)' }),
+    never('core-heat', '^src/core/heat', { path: '^src/core/(?!shared|procedure|heat)' }),
     never('core-simulation', '^src/core/simulation', {
       path: '^src/core/(?!shared|procedure|teardown|simulation)',
     }),

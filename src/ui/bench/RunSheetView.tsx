@@ -15,6 +15,7 @@ import type { BenchProps } from './benchProps';
 import { BenchSide } from './BenchSide';
 import { BreakDialog } from './BreakDialog';
 import { HazardPanel } from './HazardPanel';
+import { partsOut } from './partsOut';
 import { StepClock } from './StepClock';
 import { StepView } from './StepView';
 import { StillToCome } from './StillToCome';
@@ -97,6 +98,9 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
             step={step}
             timer={timer}
             meanwhile={props.meanwhile}
+            model={model}
+            operation={operation}
+            outParts={partsOut(sheet, state)}
             onTake={(tag) => router.push(`/bench/${tag}`)}
           />
         ) : (

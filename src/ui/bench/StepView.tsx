@@ -13,7 +13,9 @@ import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { drawingSize } from './drawingSize';
+import { partsOut } from './partsOut';
 import { HeatLock } from './HeatLock';
+import { HeatPanel } from './HeatPanel';
 import { PastUsual } from './PastUsual';
 import { sayLimit } from '@/ui/words/amounts';
 import { sayStage } from './sheetWords';
@@ -119,6 +121,9 @@ export function StepView({
           </Caution>
         )}
       </Box>
+      {operation?.heat && step.leg === 'out' && (
+        <HeatPanel model={model} operation={operation} outParts={outParts} beganAt={null} />
+      )}
       {step.leg !== 'gate' && (
         <Box
           mt="18px"
@@ -155,10 +160,3 @@ export function StepView({
 /** The joints as the drawing numbers them: on the way back, screws in the order in which they are tightened. */
 const numbered = ({ leg, joints }: SheetStep): readonly Joint[] =>
   leg === 'back' ? [...tighteningOrder(joints.filter(isScrew)), ...joints.filter((joint) => !isScrew(joint))] : joints;
-
-/** Parts that are out of the unit at this moment. */
-function partsOut(sheet: RunSheet, state: SheetState): readonly string[] {
-  const done = sheet.steps.filter(({ id }) => state.doneStepIds.includes(id));
-  const placed = new Set(done.flatMap(({ places }) => places));
-  return done.flatMap(({ frees }) => frees).filter((part) => !placed.has(part));
-}

@@ -2,12 +2,15 @@
 import { Box } from '@chakra-ui/react';
 import Link from 'next/link';
 import type { Timer } from '@/core/bench/entities';
+import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { Meanwhile } from '@/services/bench/readMeanwhile';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { sayClock } from '@/ui/words/amounts';
 import { sayFixture, secondsLeft } from '../timers/timeLeft';
+import { HeatPanel } from './HeatPanel';
 import { useSecond } from '../timers/useSecond';
 
 interface WaitProps {
@@ -15,10 +18,13 @@ interface WaitProps {
   readonly timer: Timer;
   readonly meanwhile: readonly Meanwhile[];
   readonly onTake: (tag: string) => void;
+  readonly model: Model;
+  readonly operation: Operation | undefined;
+  readonly outParts: readonly string[];
 }
 
 /** The unit waits and needs nobody: how long still, and which other unit can be taken up until then. */
-export function WaitView({ step, timer, meanwhile, onTake }: WaitProps) {
+export function WaitView({ step, timer, meanwhile, onTake, model, operation, outParts }: WaitProps) {
   const second = useSecond();
   const left = second === 0 ? timer.minutes * 60 : secondsLeft(timer, second * 1000);
   return (
@@ -42,6 +48,7 @@ export function WaitView({ step, timer, meanwhile, onTake }: WaitProps) {
       >
         {left > 0 ? sayClock(left) : `+ ${sayClock(-left)}`}
       </Box>
+      {operation?.heat && <HeatPanel model={model} operation={operation} outParts={outParts} beganAt={timer.beganAt} />}
       <Box maxW="640px" mt="28px">
         <Section title="Meanwhile" note={meanwhile.length === 0 ? 'no other unit is ready for the bench' : undefined}>
           <Box as="ul" display="grid" gap="8px" pt="10px">

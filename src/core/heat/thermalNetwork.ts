@@ -1,0 +1,79 @@
+import { matrixExponential, type Matrix } from './matrixExponential';
+
+/** A layer of what lies over the cell, from the outside in. All figures are for a square metre. */
+export interface HeatLayer {
+  readonly name: string;
+  /** J/K */
+  readonly capacity: number;
+  /** W/K to the next layer inwards; the last one has no next. */
+  readonly toNext: number;
+  /** W/K to the air of the room. */
+  readonly toAmbient: number;
+}
+
+export interface HeatStack {
+  readonly layers: readonly HeatLayer[];
+  /** Index of the layer that is to soften, and of the cell. */
+  readonly adhesive: number;
+  readonly cell: number;
+  readonly ambientCelsius: number;
+}
+
+/** What warms the outermost layer: a temperature behind a film. */
+export interface Heater {
+  readonly celsius: number;
+  /** W/K for a square metre */
+  readonly coupling: number;
+}
+
+/** Temperatures of the layers, °C. */
+export type Temperatures = readonly number[];
+
+export const atRest = ({ layers, ambientCelsius }: HeatStack): Temperatures => layers.map(() => ambientCelsius);
+
+/**
+ * How temperatures go on over a stretch of time, exactly: the network is linear, so one matrix does it.
+ *
+ * @param heater   null while nothing warms it
+ * @param seconds  the stretch, above 0
+ * @throws RangeError for a stack that cannot be
+ * Cost: one matrix exponential, then n² a stretch
+ */
+export function networkStep(
+  stack: HeatStack,
+  heater: Heater | null,
+  seconds: number,
+): (from: Temperatures) => Temperatures {
+  const step = matrixExponential(augmented(stack, heater).map((row) => row.map((value) => value * seconds)));
+  return (from) =>
+    from.map((_, row) =>
+      [...from, 1].reduce((sum, value, column) => sum + value * ((step[row] as number[])[column] as number), 0),
+    );
+}
+
+/** Rates of all layers, with the constant drive as one more column: d/dt (T, 1) = M (T, 1). */
+function augmented({ layers, ambientCelsius, adhesive, cell }: HeatStack, heater: Heater | null): Matrix {
+  const count = layers.length;
+  const isWhole = (index: number) => Number.isInteger(index) && index >= 0 && index < count;
+  if (!isWhole(adhesive) || !isWhole(cell))
+    throw new RangeError('networkStep: adhesive or cell is no layer of the stack');
+  if (layers.some(({ capacity, toNext, toAmbient }) => !(capacity > 0 && toNext >= 0 && toAmbient >= 0)))
+    throw new RangeError('networkStep: a layer has no capacity, or loses less than nothing');
+  const rows = layers.map((layer, at) => {
+    const row = Array.from({ length: count + 1 }, () => 0);
+    const couple = (other: number, conductance: number) => {
+      row[other] = (row[other] as number) + conductance / layer.capacity;
+      row[at] = (row[at] as number) - conductance / layer.capacity;
+    };
+    if (at + 1 < count) couple(at + 1, layer.toNext);
+    if (at > 0) couple(at - 1, (layers[at - 1] as HeatLayer).toNext);
+    const drive = (conductance: number, celsius: number) => {
+      row[at] = (row[at] as number) - conductance / layer.capacity;
+      row[count] = (row[count] as number) + (conductance * celsius) / layer.capacity;
+    };
+    drive(layer.toAmbient, ambientCelsius);
+    if (at === 0 && heater) drive(heater.coupling, heater.celsius);
+    return row;
+  });
+  return [...rows, Array.from({ length: count + 1 }, () => 0)];
+}

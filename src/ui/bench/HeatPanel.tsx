@@ -1,0 +1,105 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useEffect, useMemo, useState } from 'react';
+import { fitCoupling } from '@/core/heat/fitCoupling';
+import { heatPlan, soakPeak, soakStep } from '@/core/heat/heatPlan';
+import { heatQuestion } from '@/core/heat/stackOf';
+import { networkStep } from '@/core/heat/thermalNetwork';
+import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
+import { Caution } from '@/ui/base/Caution';
+import { Section } from '@/ui/base/Section';
+import { beep } from '@/ui/base/beep';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { sayClock } from '@/ui/words/amounts';
+import { SimulatedProbe } from '../devices/SimulatedProbe';
+import { useProbe } from '../devices/useProbe';
+import { HeatChart } from './HeatChart';
+import { sayPlan } from './heatWords';
+
+const roomCelsius = 22;
+/** A fit from fewer readings swings too much to be told. */
+const fewestReadings = 5;
+/** It is said so many seconds before the cell would be on its way past its limit. */
+const warnSeconds = 20;
+
+interface HeatPanelProps {
+  readonly model: Model;
+  readonly operation: Operation;
+  readonly outParts: readonly string[];
+  /** When the timer of the step began, which is when the heater came on. */
+  readonly beganAt: string | null;
+}
+
+/** When to heat and for how long, by the estimate; and, once a probe reads, by the probe. */
+export function HeatPanel({ model, operation, outParts, beganAt }: HeatPanelProps) {
+  const out = outParts.join(' ');
+  const question = useMemo(
+    () => heatQuestion(model, operation, roomCelsius, out === '' ? [] : out.split(' ')),
+    [model, operation, out],
+  );
+  const plan = useMemo(() => question && heatPlan(question.stack, question.heater, question.goal), [question]);
+  const [byHand, setByHand] = useState<number | null>(null);
+  const sinceMs = beganAt === null ? byHand : Date.parse(beganAt);
+  const { readings, broken } = useProbe(sinceMs);
+  const live = useMemo(() => {
+    if (!question || readings.length < fewestReadings) return null;
+    const { stack, heater, goal } = question;
+    const fit = fitCoupling(stack, heater, readings);
+    if (!fit) return null;
+    const rest = heatPlan(stack, fit.heater, goal, fit.now);
+    const soon = networkStep(stack, fit.heater, warnSeconds)(fit.now);
+    const peak = soakPeak(soon, networkStep(stack, null, soakStep), stack.cell);
+    return { fit, rest, isClose: peak > goal.limitCelsius - goal.marginKelvin };
+  }, [question, readings]);
+  const isClose = live?.isClose ?? false;
+  useEffect(() => {
+    if (isClose) beep('wrong');
+  }, [isClose]);
+  if (!question || !plan) return null;
+  const { goal, heater } = question;
+  return (
+    <Section
+      title={`Heat: ${operation.heat?.source ?? ''} at ${heater.celsius} °C`}
+      note="an estimate: the probe decides"
+      mt="12px"
+    >
+      <Box pt="10px" display="grid" gap="8px">
+        <Box>{sayPlan(plan, goal)}</Box>
+        {live && (
+          <Box color="action" fontWeight="600" role="status">
+            By the probe it warms {sayPace(live.fit.heater.coupling / heater.coupling)}:{' '}
+            {live.rest.readySeconds === 0
+              ? 'soft now.'
+              : live.rest.isReached
+                ? `soft in ${sayClock(live.rest.readySeconds)}.`
+                : 'it does not get soft like this.'}
+          </Box>
+        )}
+        {broken !== null && (
+          <Caution tone="waiting" what={`The probe reads ${Number.isFinite(broken) ? `${broken} °C` : 'nothing'}.`}>
+            That cannot be: press it on again. Such readings are left out.
+          </Caution>
+        )}
+        {isClose && (
+          <Caution what="Off now.">
+            The cell would pass {goal.limitCelsius - goal.marginKelvin} °C within {warnSeconds} s.
+          </Caution>
+        )}
+        <HeatChart question={question} plan={plan} readings={readings} />
+        {sinceMs === null ? (
+          <KeyButton keyName="v" label="The heater is on" size="small" onPress={() => setByHand(Date.now())} />
+        ) : (
+          <SimulatedProbe question={question} sinceMs={sinceMs} />
+        )}
+      </Box>
+    </Section>
+  );
+}
+
+/** A pace against the estimate: “as estimated”, “a third quicker”. */
+function sayPace(ratio: number): string {
+  if (ratio > 0.9 && ratio < 1.1) return 'as estimated';
+  const percent = Math.round(Math.abs(ratio - 1) * 100);
+  return ratio > 1 ? `${percent} % better than estimated` : `${percent} % worse than estimated`;
+}

@@ -1,0 +1,48 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
+import { atRest, networkStep } from '@/core/heat/thermalNetwork';
+import type { HeatQuestion } from '@/core/heat/stackOf';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { deviceChannel } from './deviceChannel';
+
+/** How the simulated surface couples, against what was assumed; a broken probe says what cannot be. */
+const kinds = { good: 0.8, hotter: 1.9, broken: 1 } as const;
+type Kind = keyof typeof kinds;
+
+/** A surface probe that is not there: it posts a reading a second, as a real one would. */
+export function SimulatedProbe({ question, sinceMs }: { readonly question: HeatQuestion; readonly sinceMs: number }) {
+  const [kind, setKind] = useState<Kind | null>(null);
+  useEffect(() => {
+    if (kind === null) return;
+    const channel = new BroadcastChannel(deviceChannel);
+    const { stack, heater } = question;
+    const real = { ...heater, coupling: heater.coupling * kinds[kind] };
+    const timer = setInterval(() => {
+      const now = Date.now();
+      const seconds = Math.max(0.1, (now - sinceMs) / 1000);
+      const [surface = Number.NaN] = networkStep(stack, real, seconds)(atRest(stack));
+      const celsius = kind === 'broken' ? 850 : Math.round((surface + Math.sin(now) * 0.2) * 10) / 10;
+      channel.postMessage({ device: 'surface-probe', celsius, at: new Date(now).toISOString() });
+    }, 1000);
+    return () => {
+      clearInterval(timer);
+      channel.close();
+    };
+  }, [kind, question, sinceMs]);
+  const choose = (wanted: Kind) => () => setKind((before) => (before === wanted ? null : wanted));
+  return (
+    <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" textStyle="note" color="inkMuted">
+      Simulated probe:
+      <KeyButton keyName="7" label="reads" size="small" aria-pressed={kind === 'good'} onPress={choose('good')} />
+      <KeyButton
+        keyName="8"
+        label="runs hot"
+        size="small"
+        aria-pressed={kind === 'hotter'}
+        onPress={choose('hotter')}
+      />
+      <KeyButton keyName="9" label="broken" size="small" aria-pressed={kind === 'broken'} onPress={choose('broken')} />
+    </Box>
+  );
+}
