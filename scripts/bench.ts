@@ -17,6 +17,7 @@ import { startDatabase, stopDatabase } from './support/mariadb';
 import { needPackage } from './support/packages';
 import { endChild } from './support/processes';
 import { say } from './support/say';
+import { benchFigures } from './support/benchFigures';
 import { receiveSixty, triageSixty } from './support/triageSixty';
 import { triageFigures } from './support/triageFigures';
 import { planFigures } from './support/planFigures';
@@ -186,6 +187,7 @@ async function main(): Promise<void> {
       const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
       const done = await acknowledged(page, application.url);
       const bench = new URL(page.url()).pathname;
+      const hands = await benchFigures(page, bench, { url: application.url, cookie });
       const times = await serverTimes(application.url, cookie);
       const rows: string[] = [];
       for (const path of screens) {
@@ -211,6 +213,8 @@ async function main(): Promise<void> {
       const sixty = await triageSixty(page, application.url);
       const report = [
         `“Done” at the bench, key press to acknowledged: median ${ms(done.median)} ms, p95 ${ms(done.p95)} ms (${acknowledgements} steps).`,
+        '',
+        ...hands,
         '',
         '| screen | server, median ms | server, p95 ms | first-load script, kB gzip |',
         '| --- | ---: | ---: | ---: |',

@@ -13,6 +13,8 @@ interface BenchKeysProps {
   /** The step waits and could also be done without a timer. */
   readonly canDoUntimed: boolean;
   readonly isHalted: boolean;
+  /** Its wait is not over. */
+  readonly isEarly: boolean;
   readonly canResist: boolean;
   readonly hasParts: boolean;
   readonly onDone: () => void;
@@ -30,6 +32,7 @@ export function BenchKeys({
   pedal,
   canDoUntimed,
   isHalted,
+  isEarly,
   canResist,
   hasParts,
   ...on
@@ -72,8 +75,8 @@ export function BenchKeys({
       ) : (
         <KeyButton
           keyName=" "
-          label={pedal?.label ?? 'Done, next'}
-          look="action"
+          label={pedal?.label ?? (isEarly ? 'Done early' : 'Done, next')}
+          look={isEarly ? 'outline' : 'action'}
           size="wide"
           flex="2"
           onPress={pedal?.press ?? on.onDone}

@@ -27,7 +27,7 @@ export function HeatChart({
     const shown = Math.max(1, Math.floor(readings.length / points));
     const read = readings.flatMap(({ seconds, celsius }, at) => (at % shown === 0 ? [[seconds / 60, celsius]] : []));
     return ({ ink, inkMuted, rule, danger, action, twine }: Palette) => ({
-      grid: { left: 40, right: 96, top: 12, bottom: 26 },
+      grid: { left: 40, right: 140, top: 12, bottom: 26 },
       xAxis: {
         type: 'value',
         min: 0,
@@ -37,7 +37,8 @@ export function HeatChart({
       },
       yAxis: {
         type: 'value',
-        min: 15,
+        min: 20,
+        max: Math.ceil((Math.max(goal.limitCelsius, plan.bestAdhesiveCelsius) + 4) / 10) * 10,
         axisLabel: { color: inkMuted, formatter: '{value}°' },
         splitLine: { lineStyle: { color: rule } },
       },
@@ -67,9 +68,18 @@ export function HeatChart({
           name: 'cover',
           data: line(0),
           lineStyle: { color: twine, width: 1.5, type: 'dotted' },
-          endLabel: endLabel('cover', inkMuted),
         },
-        { type: 'scatter', name: 'probe', data: read, symbolSize: 5, itemStyle: { color: twine } },
+        {
+          ...plain,
+          name: 'probe',
+          data: read,
+          showSymbol: true,
+          symbol: 'circle',
+          symbolSize: 6,
+          lineStyle: { width: 0 },
+          itemStyle: { color: twine },
+          endLabel: endLabel('probe on the cover', twine),
+        },
       ],
     });
   }, [plan, readings, stack, goal]);

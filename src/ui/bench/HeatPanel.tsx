@@ -29,10 +29,12 @@ interface HeatPanelProps {
   readonly outParts: readonly string[];
   /** When the timer of the step began, which is when the heater came on. */
   readonly beganAt: string | null;
+  /** Its timer says when the heater comes on; without one a key does. */
+  readonly isTimed: boolean;
 }
 
 /** When to heat and for how long, by the estimate; and, once a probe reads, by the probe. */
-export function HeatPanel({ model, operation, outParts, beganAt }: HeatPanelProps) {
+export function HeatPanel({ model, operation, outParts, beganAt, isTimed }: HeatPanelProps) {
   const out = outParts.join(' ');
   const question = useMemo(
     () => heatQuestion(model, operation, roomCelsius, out === '' ? [] : out.split(' ')),
@@ -87,11 +89,10 @@ export function HeatPanel({ model, operation, outParts, beganAt }: HeatPanelProp
           </Caution>
         )}
         <HeatChart question={question} plan={plan} readings={readings} />
-        {sinceMs === null ? (
+        {sinceMs === null && !isTimed && (
           <KeyButton keyName="v" label="The heater is on" size="small" onPress={() => setByHand(Date.now())} />
-        ) : (
-          <SimulatedProbe question={question} sinceMs={sinceMs} />
         )}
+        {sinceMs !== null && <SimulatedProbe question={question} sinceMs={sinceMs} />}
       </Box>
     </Section>
   );

@@ -7,6 +7,8 @@ import { nextStep, partsToTag } from '@/core/bench/sheetOf';
 import { getModelPart } from '@/core/procedure/model';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { secondsLeft } from '@/ui/timers/timeLeft';
+import { useSecond } from '@/ui/timers/useSecond';
 import { sayList, sayMinutes } from '@/ui/words/amounts';
 import { BenchDialogs, type Asked } from './BenchDialogs';
 import { BenchHeader } from './BenchHeader';
@@ -41,6 +43,9 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const replanning = useReplan(props);
   const acts = useBenchActs({ ...props, step, operation, clock, replanning, onMoved: () => setFaceShift(0) });
   const { rest, policy } = useSheetWorth(props, state, sheet, step);
+
+  const second = useSecond();
+  const isEarly = timer !== null && second > 0 && secondsLeft(timer, second * 1000) > 0;
 
   const had = new Set(sheet.steps.filter(({ id }) => state.doneStepIds.includes(id)).flatMap(({ frees }) => frees));
   const stillWanted = state.targets.filter((id) => !had.has(id));
@@ -131,6 +136,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         isTeardown={state.kind === 'teardown'}
         atGate={step.leg === 'gate'}
         isHalted={state.isHalted}
+        isEarly={isEarly}
         pedal={mayWait && sayWait ? { label: sayWait, press: acts.wait } : null}
         canDoUntimed={mayWait}
         canResist={operation !== undefined}

@@ -122,7 +122,13 @@ export function StepView({
         )}
       </Box>
       {operation?.heat && step.leg === 'out' && (
-        <HeatPanel model={model} operation={operation} outParts={outParts} beganAt={null} />
+        <HeatPanel
+          model={model}
+          operation={operation}
+          outParts={outParts}
+          beganAt={null}
+          isTimed={step.wait !== null}
+        />
       )}
       {step.leg !== 'gate' && (
         <Box

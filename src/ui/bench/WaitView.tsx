@@ -48,7 +48,9 @@ export function WaitView({ step, timer, meanwhile, onTake, model, operation, out
       >
         {left > 0 ? sayClock(left) : `+ ${sayClock(-left)}`}
       </Box>
-      {operation?.heat && <HeatPanel model={model} operation={operation} outParts={outParts} beganAt={timer.beganAt} />}
+      {operation?.heat && (
+        <HeatPanel model={model} operation={operation} outParts={outParts} beganAt={timer.beganAt} isTimed />
+      )}
       <Box maxW="640px" mt="28px">
         <Section title="Meanwhile" note={meanwhile.length === 0 ? 'no other unit is ready for the bench' : undefined}>
           <Box as="ul" display="grid" gap="8px" pt="10px">

@@ -1,0 +1,140 @@
+import { randomUUID } from 'node:crypto';
+import type { Page } from 'puppeteer-core';
+import type { BenchEvent } from '@/core/bench/events';
+import { settled } from './browser';
+
+const presses = 60;
+const benches = 20;
+const queued = 5000;
+const batch = 50;
+
+/** Milliseconds from a key press to the frame in which the next operation stands. */
+async function painted(page: Page): Promise<readonly number[]> {
+  const values: number[] = [];
+  while (values.length < presses) {
+    for (const key of [' ', 'u']) {
+      const ms = await page.evaluate(
+        (pressed) =>
+          new Promise<number>((done) => {
+            const title = () => document.querySelector('h1')?.textContent;
+            const before = title();
+            const since = performance.now();
+            const look = () => {
+              if (title() !== before) requestAnimationFrame(() => done(performance.now() - since));
+              else if (performance.now() - since > 5000) done(Number.NaN);
+              else requestAnimationFrame(look);
+            };
+            document.body.dispatchEvent(
+              new KeyboardEvent('keydown', { key: pressed, bubbles: true, cancelable: true }),
+            );
+            requestAnimationFrame(look);
+          }),
+        key,
+      );
+      if (key === ' ') values.push(ms);
+      await new Promise((done) => setTimeout(done, 150));
+    }
+  }
+  return values;
+}
+
+interface Door {
+  readonly url: string;
+  readonly cookie: string;
+}
+
+async function post({ url, cookie }: Door, events: readonly BenchEvent[]): Promise<number> {
+  const response = await fetch(`${url}/api/events`, {
+    method: 'POST',
+    headers: { cookie, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' },
+    body: JSON.stringify({ events }),
+  });
+  const { answers } = (await response.json()) as { answers: readonly { readonly ok: boolean }[] };
+  return answers.filter(({ ok }) => ok).length;
+}
+
+/** A unit that takes as many facts as one likes: a note is kept, and changes nothing. */
+async function makeUnit(door: Door): Promise<string> {
+  const [parcelId, unitId] = [randomUUID(), randomUUID()];
+  const at = new Date().toISOString();
+  const about = { supplier: 'Load', pricePaidCents: 1, transportCents: 0, receivedOn: at.slice(0, 10) };
+  await post(door, [
+    {
+      id: randomUUID(),
+      type: 'parcel-made',
+      subjectId: parcelId,
+      expects: null,
+      at,
+      payload: { code: `Load ${parcelId.slice(0, 8)}`, ...about },
+    } as BenchEvent,
+    {
+      id: randomUUID(),
+      type: 'unit-tagged',
+      subjectId: unitId,
+      expects: null,
+      at,
+      payload: { parcelId, lineNo: null },
+    } as BenchEvent,
+  ]);
+  return unitId;
+}
+
+const note = (subjectId: string, expects: number): BenchEvent => ({
+  id: randomUUID(),
+  type: 'note-written',
+  subjectId,
+  expects,
+  at: new Date().toISOString(),
+  payload: { stepId: null, text: 'load' },
+});
+
+/** Twenty benches, each with a step every three seconds and its screen read anew after it. */
+function work(door: Door): { readonly stop: () => Promise<void> } {
+  let isOver = false;
+  const one = async (at: number) => {
+    const unitId = await makeUnit(door);
+    await new Promise((done) => setTimeout(done, at * 150));
+    for (let version = 1; !isOver; version += 1) {
+      await post(door, [note(unitId, version)]);
+      await (await fetch(`${door.url}/teardown`, { headers: { cookie: door.cookie } })).text();
+      await new Promise((done) => setTimeout(done, 3000));
+    }
+  };
+  const all = Array.from({ length: benches }, (_, at) => one(at));
+  return {
+    stop: async () => {
+      isOver = true;
+      await Promise.all(all);
+    },
+  };
+}
+
+const spread = (values: readonly number[]): string => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const at = (share: number) => (sorted[Math.floor(share * (sorted.length - 1))] ?? Number.NaN).toFixed(1);
+  return `median ${at(0.5)} ms, p95 ${at(0.95)} ms`;
+};
+
+/** How quickly the bench answers a hand, alone and among twenty, and how soon an outage is caught up with. */
+export async function benchFigures(page: Page, path: string, door: Door): Promise<readonly string[]> {
+  await page.goto(`${door.url}${path}`, { waitUntil: 'load' });
+  await settled(page);
+  const alone = await painted(page);
+  const load = work(door);
+  await new Promise((done) => setTimeout(done, 4000));
+  const among = await painted(page);
+  await load.stop();
+  const unitId = await makeUnit(door);
+  const since = performance.now();
+  let taken = 0;
+  for (let sent = 0; sent < queued; sent += batch)
+    taken += await post(
+      door,
+      Array.from({ length: batch }, (_, at) => note(unitId, sent + at + 1)),
+    );
+  const seconds = (performance.now() - since) / 1000;
+  return [
+    `Key press to the next operation painted: ${spread(alone)} alone, ${spread(among)} with ${benches} benches at work.`,
+    `${taken} facts that waited through an outage arrive in ${seconds.toFixed(0)} s, ${(taken / seconds).toFixed(0)} a second, in order.`,
+  ];
+}
