@@ -136,6 +136,7 @@ const stateAfter = (done: readonly SheetStep[], all: readonly SheetStep[], targe
   barred: [],
   again: [],
   skipped: [],
+  torques: [],
   heatLockedUntil: null,
   isHalted: false,
   isClosed: false,

@@ -15,6 +15,7 @@ import { subjectKinds, type BenchEvent, type EventType, type Payloads } from '@/
 import type { MemoryWorld } from '@/core/bench/memoryWorld';
 import { findings, testResults } from '@/core/procedure/vocabulary';
 import type { Model } from '@/core/procedure/model';
+import { torqueState } from '@/core/screws/torqueState';
 import { costRules } from '@/core/shared/costRule';
 import { saleGrades } from '@/core/shared/grades';
 import { screwKeepings } from '@/core/shared/houseRules';
@@ -222,6 +223,12 @@ export class RandomHistory {
         subjectId,
         payload: { stepId: step.id, kind: chance.pick(screwTroubles), count: 1 },
       };
+    const torque = step.leg === 'back' ? torqueState(step.id, step.joints, unit.sheet.torques) : null;
+    if (torque?.next && chance.happens(0.6)) {
+      const newtonCm = Math.round(chance.between(0, 2 * (torque.next.torqueNewtonCm?.aim ?? 5)) * 10) / 10;
+      const reading = { stepId: step.id, jointId: torque.next.id, newtonCm, isKept: chance.happens(0.5) };
+      return { type: 'torque-read', subjectId, payload: reading };
+    }
     const operation = step.leg === 'out' ? model.operations.find(({ id }) => id === step.operationId) : undefined;
     const endId = operation?.ends && chance.happens(0.4) ? chance.pick(operation.ends).id : undefined;
     const ended = stepEndedBy(step, operation, endId);

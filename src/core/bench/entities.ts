@@ -3,6 +3,7 @@ import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { DeviceTest, Finding, PartCategory, TestResult } from '@/core/procedure/vocabulary';
 import type { Readings } from '@/core/grading/rules';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
+import type { TorqueReading } from '@/core/screws/torqueState';
 import type { KeptStep } from '@/core/teardown/sheet/keptSteps';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
 import type {
@@ -120,6 +121,7 @@ export interface SheetState {
   /** Targets that come out once more. */
   readonly again: readonly string[];
   readonly skipped: readonly Skipped[];
+  readonly torques: readonly TorqueReading[];
   /** Until when solvent is in the air and nothing may be heated, ISO in UTC. */
   readonly heatLockedUntil: string | null;
   /** Something dangerous was found: nothing goes on until an authorised person says that it is safe. */

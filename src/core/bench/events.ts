@@ -2,6 +2,7 @@ import type { Readings } from '@/core/grading/rules';
 import type { DeviceTest, Finding, TestResult } from '@/core/procedure/vocabulary';
 import type { CostRule } from '@/core/shared/costRule';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
+import type { TorqueReading } from '@/core/screws/torqueState';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
 import type {
@@ -108,6 +109,8 @@ export interface Payloads {
     readonly place: number;
     readonly minutes: number;
   };
+  /** What the driver read at a screw on the way back; `isKept` when it is outside its limits and stays so. */
+  'torque-read': TorqueReading;
   'note-written': { readonly stepId: string | null; readonly text: string };
   /** An authorised person says that work on the unit may go on. */
   'hazard-cleared': Readonly<Record<never, never>>;
@@ -152,6 +155,7 @@ export const subjectKinds = {
   'step-done': 'unit',
   'step-skipped': 'unit',
   'wait-begun': 'unit',
+  'torque-read': 'unit',
   'note-written': 'unit',
   'hazard-cleared': 'unit',
   'part-trouble': 'unit',

@@ -41,6 +41,7 @@ export const sheetEffects: Effects<
       barred: [],
       again: [],
       skipped: [],
+      torques: [],
       heatLockedUntil: null,
       // A cell that was seen to be swollen stops the work before it begins.
       isHalted: findings.includes('swelling'),

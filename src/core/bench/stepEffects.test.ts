@@ -212,6 +212,36 @@ describe('another outcome', () => {
   });
 });
 
+describe('torque on the way back', () => {
+  test('a reading outside its limits must be answered before the step is done', () => {
+    const bench = new TestBench();
+    bench.decided(lantern, 'build');
+    bench.rebuilding(lantern, ['battery']);
+    const step = until(
+      bench,
+      lantern,
+      ({ leg, joints }) => leg === 'back' && joints.some(({ kind }) => kind === 'screw'),
+    );
+    const jointId = step.joints.find(({ kind }) => kind === 'screw')?.id as string;
+    const read = (newtonCm: number, isKept = false, of = jointId) =>
+      bench.act('torque-read', 'u', { stepId: step.id, jointId: of, newtonCm, isKept });
+    expect(read(5, false, 'nowhere')).toMatchObject({ reason: 'bad-input', facts: { field: 'jointId' } });
+    expect(read(99)).toBe('ok');
+    expect(bench.step(lantern)).toMatchObject({ reason: 'torque-open', facts: { reading: 99 } });
+    expect(nextOf(bench, lantern).id).toBe(step.id);
+    expect(read(99, true)).toBe('ok');
+    expect(bench.step(lantern)).toBe('ok');
+  });
+
+  test('a driver that reads nothing holds nobody up', () => {
+    const bench = new TestBench();
+    bench.decided(lantern, 'build');
+    bench.rebuilding(lantern, ['battery']);
+    bench.finishSheet(lantern);
+    expect(bench.unit().stage).toBe('prove');
+  });
+});
+
 describe('passing a step over', () => {
   test('is refused for the proof that it is off', () => {
     const bench = donor(lantern);

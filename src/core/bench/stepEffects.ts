@@ -1,5 +1,7 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { getModelPart, type Model } from '@/core/procedure/model';
+import { screwName } from '@/core/screws/screwGroups';
+import { torqueState } from '@/core/screws/torqueState';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { Effects } from './effect';
 import type { Part, PartTrouble, SheetState, Unit } from './entities';
@@ -11,7 +13,14 @@ import { partChange, unitChange, type Change, type World } from './world';
 
 /** One step of a run sheet: tried, waited for, done, passed over, judged; and what went wrong in it. */
 export const stepEffects: Effects<
-  'step-resisted' | 'step-done' | 'step-skipped' | 'wait-begun' | 'part-trouble' | 'screw-trouble' | 'gate-judged'
+  | 'step-resisted'
+  | 'step-done'
+  | 'step-skipped'
+  | 'wait-begun'
+  | 'part-trouble'
+  | 'screw-trouble'
+  | 'torque-read'
+  | 'gate-judged'
 > = {
   'step-resisted': (world, event) => {
     const opened = openSheet(world, event);
@@ -36,6 +45,8 @@ export const stepEffects: Effects<
     const { endId } = event.payload;
     if (endId !== undefined && !(step.leg === 'out' && operation?.ends?.some(({ id }) => id === endId)))
       return refuse('bad-input', { field: 'endId', says: 'this step has no such end' });
+    const [loose] = step.leg === 'back' ? torqueState(step.id, step.joints, sheet.torques).open : [];
+    if (loose) return refuse('torque-open', { screw: screwName(loose.screw), reading: loose.reading ?? 0 });
     const placed = step.leg === 'back' ? fit(world, unit, step) : accept({ unit, parts: [] });
     if (!placed.ok) return placed;
     const freed = step.leg === 'out' ? free(found.value, event.payload.freed, endId) : accept([]);
@@ -110,6 +121,18 @@ export const stepEffects: Effects<
     return accept([
       unitChange(unit, { ...unit, sheet: { ...sheet, screwTroubles: [...sheet.screwTroubles, event.payload] } }),
     ]);
+  },
+
+  'torque-read': (world, event) => {
+    const opened = openSheet(world, event);
+    if (!opened.ok) return opened;
+    const { unit, sheet } = opened.value;
+    const step = stepNow(opened.value, event.payload.stepId);
+    if (!step.ok) return step;
+    const { screws } = torqueState(step.value.id, step.value.joints, sheet.torques);
+    if (step.value.leg !== 'back' || !screws.some(({ screw }) => screw.id === event.payload.jointId))
+      return refuse('bad-input', { field: 'jointId', says: 'no screw of this step has a torque' });
+    return accept([unitChange(unit, { ...unit, sheet: { ...sheet, torques: [...sheet.torques, event.payload] } })]);
   },
 
   'gate-judged': (world, event) => {

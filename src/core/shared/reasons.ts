@@ -31,6 +31,7 @@ export const reasons = [
   'wait-running',
   'fixture-taken',
   'not-skipped',
+  'torque-open',
   'step-done-already',
   'no-further-rung',
   'sheet-open',

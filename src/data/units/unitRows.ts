@@ -9,6 +9,7 @@ const olderSheet = {
   barred: [],
   again: [],
   skipped: [],
+  torques: [],
   heatLockedUntil: null,
   isHalted: false,
 } as const;

@@ -22,6 +22,7 @@ import {
   NoteWrittenDto,
   StepDoneDto,
   StepSkippedDto,
+  TorqueReadDto,
   WaitBegunDto,
   StepResistedDto,
 } from './sheetDtos';
@@ -86,6 +87,7 @@ const payloadDtos: Readonly<Record<PostedEventType, new () => object>> = {
   'step-skipped': StepSkippedDto,
   'wait-begun': WaitBegunDto,
   'note-written': NoteWrittenDto,
+  'torque-read': TorqueReadDto,
   'hazard-cleared': NothingDto,
   'sheet-closed': BecauseDto,
   'part-graded': PartGradedDto,

@@ -30,6 +30,7 @@ import {
   type ScrewTroubleKind,
   type SkipCause,
 } from '@/core/bench/stages';
+import type { TorqueReading } from '@/core/screws/torqueState';
 import { findings, type Finding } from '@/core/procedure/vocabulary';
 import { screwKeepings, type ScrewKeeping } from '@/core/shared/houseRules';
 import { sheetKinds, type SheetKind } from '@/core/teardown/sheet/runSheet';
@@ -155,6 +156,22 @@ export class WaitBegunDto implements Omit<Payloads['wait-begun'], never> {
   @Min(0.1)
   @Max(longestWaitMinutes)
   minutes!: number;
+}
+
+export class TorqueReadDto implements TorqueReading {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @Length(1, 60)
+  jointId!: string;
+
+  @IsNumber()
+  @Min(0)
+  @Max(1000)
+  newtonCm!: number;
+
+  @IsBoolean()
+  isKept!: boolean;
 }
 
 export class NoteWrittenDto implements Omit<Payloads['note-written'], never> {

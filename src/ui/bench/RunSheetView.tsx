@@ -117,6 +117,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
             policy={policy}
             clock={clock}
             heatLockedUntil={state.heatLockedUntil}
+            onTorque={(reading) => void props.shop.act('torque-read', unit.id, reading)}
             onOtherFace={() => setFaceShift((shift) => shift + 1)}
           />
         )}

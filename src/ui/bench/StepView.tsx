@@ -4,6 +4,7 @@ import type { SheetState, Unit } from '@/core/bench/entities';
 import { rungNow } from '@/core/bench/replanSheet';
 import { isScrew, type Joint } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
+import type { TorqueReading } from '@/core/screws/torqueState';
 import { tighteningOrder } from '@/core/screws/tighteningOrder';
 import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
@@ -20,6 +21,7 @@ import { PastUsual } from './PastUsual';
 import { sayLimit } from '@/ui/words/amounts';
 import { sayStage } from './sheetWords';
 import { StepJoints } from './StepJoints';
+import { TorquePanel } from './TorquePanel';
 import type { StepClock } from './useStepClock';
 
 interface StepViewProps {
@@ -34,6 +36,7 @@ interface StepViewProps {
   readonly policy: LadderPolicy | null;
   readonly clock: StepClock;
   readonly onOtherFace: () => void;
+  readonly onTorque: (reading: TorqueReading) => void;
   /** Until when solvent is in the air, for a step that heats. */
   readonly heatLockedUntil: string | null;
 }
@@ -50,6 +53,7 @@ export function StepView({
   policy,
   clock,
   onOtherFace,
+  onTorque,
   heatLockedUntil,
 }: StepViewProps) {
   const ownFace = model.faces.findIndex(({ id }) => id === step.face);
@@ -130,6 +134,7 @@ export function StepView({
           isTimed={step.wait !== null}
         />
       )}
+      {step.leg === 'back' && <TorquePanel step={step} state={state} onRead={onTorque} />}
       {step.leg !== 'gate' && (
         <Box
           mt="18px"

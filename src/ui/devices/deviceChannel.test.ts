@@ -7,6 +7,12 @@ test('a message is read as it was posted', () => {
   expect(readMessage({ ...good, celsius: Number.NaN })).toMatchObject({ device: 'surface-probe' });
 });
 
+test('a driver says its torque', () => {
+  const turned = { device: 'torque-driver', newtonCm: 5.1, at: good.at };
+  expect(readMessage(turned)).toEqual(turned);
+  expect(readMessage({ ...turned, newtonCm: '5' })).toBeNull();
+});
+
 test.each([
   null,
   'surface-probe',

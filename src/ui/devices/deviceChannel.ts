@@ -11,7 +11,13 @@ export interface ProbeMessage {
   readonly at: string;
 }
 
-export type DeviceMessage = ProbeMessage;
+export interface TorqueMessage {
+  readonly device: 'torque-driver';
+  readonly newtonCm: number;
+  readonly at: string;
+}
+
+export type DeviceMessage = ProbeMessage | TorqueMessage;
 
 /** A surface of a bench is between these; anything else is a probe that hangs in the air, or is broken. */
 const coldest = -20;
@@ -20,9 +26,11 @@ const hottest = 250;
 /** Reads a message; null for what is none. A figure that cannot be stays in, so that it can be said. */
 export function readMessage(data: unknown): DeviceMessage | null {
   if (typeof data !== 'object' || data === null) return null;
-  const { device, celsius, at } = data as Record<string, unknown>;
-  if (device !== 'surface-probe' || typeof celsius !== 'number' || typeof at !== 'string') return null;
-  return Number.isNaN(Date.parse(at)) ? null : { device, celsius, at };
+  const { device, celsius, newtonCm, at } = data as Record<string, unknown>;
+  if (typeof at !== 'string' || Number.isNaN(Date.parse(at))) return null;
+  if (device === 'surface-probe' && typeof celsius === 'number') return { device, celsius, at };
+  if (device === 'torque-driver' && typeof newtonCm === 'number') return { device, newtonCm, at };
+  return null;
 }
 
 /** Whether a surface can have this temperature. */

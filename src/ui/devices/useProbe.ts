@@ -26,7 +26,7 @@ export function useProbe(sinceMs: number | null): Probe {
     const channel = new BroadcastChannel(deviceChannel);
     channel.onmessage = ({ data }) => {
       const message = readMessage(data);
-      if (!message) return;
+      if (message?.device !== 'surface-probe') return;
       const seconds = (Date.parse(message.at) - sinceMs) / 1000;
       if (seconds <= 0) return;
       setHeard((before) => {

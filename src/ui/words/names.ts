@@ -176,6 +176,7 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'step-done': 'step done',
   'step-skipped': 'step passed over',
   'wait-begun': 'waits on a fixture',
+  'torque-read': 'torque read',
   'note-written': 'noted',
   'hazard-cleared': 'said to be safe',
   'part-trouble': 'part in trouble',

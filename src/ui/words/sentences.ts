@@ -47,6 +47,8 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
     `There is solvent in the air: no heat for another ${minutes} min. Air the place and wait.`,
   'wait-running': ({ tag }) => `A timer runs for ${tag} already.`,
   'fixture-taken': ({ fixture, place, tag }) => `${fixture} ${place} holds ${tag}. Take another one.`,
+  'torque-open': ({ screw, reading }) =>
+    `A ${screw} was read at ${reading} N·cm, outside its limits. Tighten it again, or say that it stays so.`,
   'not-skipped': () =>
     'This step cannot be passed over: a gate, the proof that it is off, or something the rest stands on.',
   'step-not-next': ({ tag }) => `That step of ${tag} is not the one to be done now. The page shows the next one.`,
