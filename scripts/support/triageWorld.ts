@@ -1,5 +1,5 @@
 import type { Model } from '@/core/procedure/model';
-import type { DeviceTest, Finding, TestResult } from '@/core/procedure/vocabulary';
+import { lockTests, type DeviceTest, type Finding, type TestResult } from '@/core/procedure/vocabulary';
 import { sheetOf } from '@/core/bench/sheetOf';
 import type { Disposition } from '@/core/bench/stages';
 import type { Chance } from '@/core/shared/chance';
@@ -42,7 +42,7 @@ const marks: readonly Finding[] = ['crack', 'liquid', 'dent', 'opened-before'];
 export function inventUnit(truth: ModelTruth, chance: Chance): TrueUnit {
   const { model, works } = truth;
   const faults = new Set(
-    model.tests.filter((test) => test !== 'account-lock' && !chance.happens(works.get(test) ?? 1)),
+    model.tests.filter((test) => !lockTests.includes(test) && !chance.happens(works.get(test) ?? 1)),
   );
   const tests: Partial<Record<DeviceTest, TestResult>> = {};
   for (const test of model.tests) {

@@ -29,6 +29,18 @@ describe('unit-let-go', () => {
     expect(unit.tests['account-lock']).toBe(because === 'lock-removed' ? 'sound' : 'fault');
   });
 
+  test('a lock of the firmware is a question of ownership too, and both are gone when it is removed', () => {
+    const bench = new TestBench();
+    bench.identified(phone);
+    bench.act('test-noted', 'u', { test: 'firmware-lock', result: 'fault' });
+    const decide = (disposition: 'build' | 'quarantine') =>
+      bench.act('unit-decided', 'u', { disposition, proposed: 'build', apartPlace: null });
+    expect(decide('build')).toMatchObject({ reason: 'account-locked' });
+    expect(decide('quarantine')).toBe('ok');
+    bench.act('unit-let-go', 'u', { because: 'lock-removed' });
+    expect(bench.unit().tests).toEqual({ 'firmware-lock': 'sound' });
+  });
+
   test.each<[ApartPlace, LetGoCause]>([
     ['ownership', 'disposed'],
     ['ownership', 'made-safe'],

@@ -16,6 +16,7 @@ export const suspects: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
   radios: ['board'],
   ports: ['port'],
   'account-lock': [],
+  'firmware-lock': [],
 };
 
 /** What a mark does to the parts under it: X asks for another part, the rest only lowers the look. */

@@ -1,7 +1,8 @@
+import { lockTests } from '@/core/procedure/vocabulary';
 import { accept, refuse } from '@/core/shared/outcome';
 import { apartRules } from './apart';
 import type { Effects } from './effect';
-import type { Mark } from './entities';
+import type { Mark, Unit } from './entities';
 import type { Disposition, UnitStage } from './stages';
 import { modelOf, unitAt } from './unitAt';
 import { unitChange } from './world';
@@ -15,6 +16,12 @@ const nextStage: Record<Disposition, UnitStage> = {
 };
 
 const deepestMm = 9;
+
+/** Every lock that was found is gone; what was not tested stays so. */
+const withoutLocks = (tests: Unit['tests']): Unit['tests'] => ({
+  ...tests,
+  ...Object.fromEntries(lockTests.filter((test) => tests[test] === 'fault').map((test) => [test, 'sound' as const])),
+});
 
 /** A dent that is marked again where it is gets a millimetre deeper; any other mark stands beside the rest. */
 function withMark(marks: readonly Mark[], { kind, face, field }: Mark): readonly Mark[] {
@@ -96,7 +103,7 @@ export const triageEffects: Effects<
       sheet: unit.sheet && because === 'made-safe' ? { ...unit.sheet, isHalted: false } : unit.sheet,
       marks: because === 'made-safe' ? unit.marks.filter(({ kind }) => kind !== 'swelling') : unit.marks,
       isOwnershipSettled: unit.isOwnershipSettled || because === 'owner-agrees',
-      tests: because === 'lock-removed' ? { ...unit.tests, 'account-lock': 'sound' as const } : unit.tests,
+      tests: because === 'lock-removed' ? withoutLocks(unit.tests) : unit.tests,
     };
     return accept([unitChange(unit, { ...unit, ...settled, stage: 'triage', disposition: null, apartPlace: null })]);
   },
@@ -110,7 +117,7 @@ export const triageEffects: Effects<
       const model = modelOf(world, unit);
       if (!model.ok) return model;
       // A lock is a question of ownership: whatever the unit is worth, it is kept apart.
-      if (unit.tests['account-lock'] === 'fault') return refuse('account-locked', { tag: unit.tag });
+      if (lockTests.some((test) => unit.tests[test] === 'fault')) return refuse('account-locked', { tag: unit.tag });
       if (unit.serial && !unit.isOwnershipSettled && world.isReportedLost(unit.serial))
         return refuse('reported-lost', { tag: unit.tag, serial: unit.serial });
     }

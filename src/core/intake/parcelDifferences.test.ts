@@ -48,7 +48,7 @@ describe('parcelDifferences', () => {
     expect(found.map(({ kind, lineNo, came, cents }) => [kind, lineNo, came, cents])).toEqual([
       ['other-model', 1, 'Oddkin Wick', 0],
       ['other-serial', 2, 'S9', 0],
-      ['locked', 2, 'locked to an account', 250],
+      ['locked', 2, 'locked', 250],
       ['missing', 4, 'nothing', 250],
       ['not-on-list', null, 'not identified X1', 0],
     ]);

@@ -1,4 +1,5 @@
 import type { ParcelLine, Unit } from '@/core/bench/entities';
+import { lockTests } from '@/core/procedure/vocabulary';
 
 export const differenceKinds = ['missing', 'not-on-list', 'other-model', 'other-serial', 'locked'] as const;
 export type DifferenceKind = (typeof differenceKinds)[number];
@@ -50,8 +51,8 @@ export function parcelDifferences(
       differences.push({ ...about, kind: 'other-model', came: model, cents: 0 });
     if (line.serial !== '' && unit.serial !== null && !isSame(line.serial, unit.serial))
       differences.push({ ...about, kind: 'other-serial', came: unit.serial, cents: 0 });
-    if (unit.tests['account-lock'] === 'fault')
-      differences.push({ ...about, kind: 'locked', came: 'locked to an account', cents: share });
+    if (lockTests.some((test) => unit.tests[test] === 'fault'))
+      differences.push({ ...about, kind: 'locked', came: 'locked', cents: share });
     return differences;
   });
   const surplus = units

@@ -84,8 +84,12 @@ export const deviceTests = [
   'radios',
   'ports',
   'account-lock',
+  'firmware-lock',
 ] as const;
 export type DeviceTest = (typeof deviceTests)[number];
+
+/** Tests that ask whose a unit is, not whether it works. */
+export const lockTests: readonly DeviceTest[] = ['account-lock', 'firmware-lock'];
 
 export const testResults = ['sound', 'fault', 'not-tested'] as const;
 export type TestResult = (typeof testResults)[number];

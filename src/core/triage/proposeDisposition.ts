@@ -1,3 +1,4 @@
+import { lockTests } from '@/core/procedure/vocabulary';
 import type { Disposition } from '@/core/bench/stages';
 import { priceOf } from '@/core/matching/rankForSlot';
 import type { Model } from '@/core/procedure/model';
@@ -65,7 +66,7 @@ const flat = (disposition: Disposition, cents: number) => ({
 
 function mustKeepApart(unit: Subject): string | null {
   if (unit.isReportedLost) return 'Its serial was reported lost: find the owner first.';
-  if (unit.tests['account-lock'] === 'fault') return 'It is locked to an account: find the owner first.';
+  if (lockTests.some((test) => unit.tests[test] === 'fault')) return 'It is locked: find the owner first.';
   if (unit.marks.some(({ kind }) => kind === 'swelling'))
     return 'The cell is swollen: make it safe before anything else.';
   return null;

@@ -3,7 +3,7 @@ import { slotNeeds, suspects } from '@/core/bench/slots';
 import { priceOf, saleGradeWith } from '@/core/matching/rankForSlot';
 import type { Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
-import type { DeviceTest } from '@/core/procedure/vocabulary';
+import { lockTests, type DeviceTest } from '@/core/procedure/vocabulary';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { money } from '@/core/shared/money';
@@ -23,7 +23,7 @@ export function openTests(model: Model, unit: Subject, replaced: readonly string
   return model.tests.filter((test) => {
     const result = unit.tests[test];
     const isAnswered = suspects[test].length > 0 && suspects[test].every((category) => fresh.has(category));
-    return test !== 'account-lock' && result !== 'sound' && result !== 'fault' && !isAnswered;
+    return !lockTests.includes(test) && result !== 'sound' && result !== 'fault' && !isAnswered;
   });
 }
 

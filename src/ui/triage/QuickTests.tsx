@@ -10,6 +10,9 @@ const looks = { sound: 'sound', fault: 'fault', 'not-tested': 'quiet' } as const
 const symbols = { sound: Check, fault: X, 'not-tested': CircleDashed } as const;
 const words: Readonly<Record<TestResult, string>> = { sound: 'sound', fault: 'fault', 'not-tested': 'not tested' };
 
+/** As they lie on the keyboard. */
+const testKeys = [...'1234567890-'];
+
 interface QuickTestsProps {
   readonly tests: readonly DeviceTest[];
   readonly results: Readonly<Partial<Record<DeviceTest, TestResult>>>;
@@ -29,7 +32,7 @@ export function QuickTests({ tests, results, onNote, restKey }: QuickTestsProps)
         return (
           <KeyButton
             key={test}
-            keyName={String((index + 1) % 10)}
+            keyName={testKeys[index] ?? '-'}
             label={`${testNames[test]}: ${words[result]}`}
             look={looks[result]}
             justifyContent="flex-start"

@@ -84,6 +84,7 @@ export const testNames: Readonly<Record<DeviceTest, string>> = {
   radios: 'Radios',
   ports: 'Ports',
   'account-lock': 'Unlocked',
+  'firmware-lock': 'Firmware open',
 };
 
 export const findingNames: Readonly<Record<Finding, string>> = {
