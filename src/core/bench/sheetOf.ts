@@ -1,5 +1,5 @@
 import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
+import type { Debt, Operation } from '@/core/procedure/operations';
 import type { ModelPart } from '@/core/procedure/parts';
 import { getModelPart } from '@/core/procedure/model';
 import { startingHouseRules } from '@/core/shared/houseRules';
@@ -11,8 +11,8 @@ import {
   type SheetKind,
   type SheetRequest,
 } from '@/core/teardown/sheet/runSheet';
-import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import type { SheetState, Unit } from './entities';
+import { readStepId, type SheetStep } from '@/core/teardown/sheet/sheetStep';
+import type { ScrewTrouble, SheetState, Unit } from './entities';
 import type { FreedPart } from './events';
 import { scrapBy } from './slots';
 
@@ -22,14 +22,14 @@ const mostPerModel = 64;
 
 /** What is asked of a sheet; the rest of a state counts when it is under way. */
 export type SheetAsked = Pick<SheetState, 'kind' | 'targets'> &
-  Partial<Pick<SheetState, 'findings' | 'keeping' | 'kept' | 'barred' | 'again' | 'stepIds'>>;
+  Partial<Pick<SheetState, 'findings' | 'keeping' | 'screwTroubles' | 'kept' | 'barred' | 'again' | 'stepIds'>>;
 
 type AboutUnit = Pick<Unit, 'revision' | 'configuration' | 'marks'>;
 
 /** The run sheet a unit has, or would have, from its model version and what is known of it. */
 export function sheetOf(model: Model, unit: AboutUnit, asked: SheetAsked): Outcome<RunSheet> {
   const request = requestOf(model, unit, asked);
-  const key = JSON.stringify(request);
+  const key = JSON.stringify({ ...request, screwsOwed: [...(request.screwsOwed ?? [])] });
   const sheets = made.get(model) ?? new Map<string, Outcome<RunSheet>>();
   const known = sheets.get(key);
   if (known) return known;
@@ -46,9 +46,33 @@ export const stillReachable = (model: Model, unit: AboutUnit, asked: SheetAsked)
 function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetRequest {
   const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
   const { revision, configuration } = unit;
-  const { kind, targets, keeping, kept, barred, again, stepIds: habit } = asked;
+  const { kind, targets, keeping, kept, barred, again, screwTroubles = [], stepIds: habit } = asked;
   const scrap = scrapBy(model, findings);
-  return { kind, targets, revision, configuration, findings, scrap, keeping, kept, barred, again, habit };
+  const screwsOwed = kind === 'rebuild' && screwTroubles.length > 0 ? owedForScrews(screwTroubles) : undefined;
+  return { kind, targets, revision, configuration, findings, scrap, keeping, kept, barred, again, screwsOwed, habit };
+}
+
+/** Screws that cannot go back as they are; a stuck one is still in. */
+const replaced: readonly ScrewTrouble['kind'][] = ['missing', 'stripped', 'foreign', 'short'];
+const minutesAScrew = 0.3;
+
+/** Fresh screws, where those that came out cannot go back; checked before their step is closed. */
+function owedForScrews(troubles: readonly ScrewTrouble[]): ReadonlyMap<string, Debt> {
+  const counts = new Map<string, number>();
+  for (const { stepId, kind, count } of troubles) {
+    const { leg, id } = readStepId(stepId);
+    if (leg === 'out' && replaced.includes(kind)) counts.set(id, (counts.get(id) ?? 0) + count);
+  }
+  return new Map(
+    [...counts].map(([id, count]) => [
+      id,
+      {
+        says: `${count === 1 ? 'A fresh screw' : `${count} fresh screws`} in place of what cannot go back`,
+        minutes: count * minutesAScrew,
+        check: 'Head, thread and length as the cup says; nothing foreign is left in it.',
+      },
+    ]),
+  );
 }
 
 /** The step that is to be done now: the first of the sheet that is not done. */

@@ -204,6 +204,33 @@ describe('another outcome', () => {
     expect(new Set(refs).size).toBe(refs.length);
   });
 
+  test('screws that cannot go back are owed where they came out, and checked there', () => {
+    const bench = new TestBench();
+    bench.decided(lantern, 'build');
+    bench.rebuilding(lantern, ['battery']);
+    const step = until(bench, lantern, ({ leg, cups }) => leg === 'out' && cups.length > 0);
+    const trouble = (kind: 'stripped' | 'missing' | 'stuck', count: number) =>
+      bench.act('screw-trouble', 'u', { stepId: step.id, kind, count });
+    expect(trouble('stuck', 1)).toBe('ok');
+    expect(stepsOf(bench, lantern).filter(({ id }) => id.startsWith('gate:screws-'))).toEqual([]);
+    expect(trouble('stripped', 1)).toBe('ok');
+    expect(trouble('missing', 2)).toBe('ok');
+    const steps = stepsOf(bench, lantern);
+    const at = steps.findIndex(({ id }) => id.startsWith('gate:screws-'));
+    expect(steps[at]?.title).toBe('Owed: 3 fresh screws in place of what cannot go back');
+    expect(steps[at + 1]?.id).toBe(step.id.replace('out:', 'back:'));
+    bench.finishSheet(lantern);
+    expect(bench.unit().sheet?.doneStepIds).toContain(steps[at]?.id);
+    expect(bench.unit().stage).toBe('prove');
+  });
+
+  test('a donor owes nothing: nothing goes back', () => {
+    const bench = donor(lantern);
+    const step = until(bench, lantern, ({ cups }) => cups.length > 0);
+    bench.act('screw-trouble', 'u', { stepId: step.id, kind: 'stripped', count: 1 });
+    expect(stepsOf(bench, lantern).filter(({ leg }) => leg === 'gate')).toEqual([]);
+  });
+
   test('the usual sheet has no debts', () => {
     const bench = new TestBench();
     bench.decided(sedge, 'build');

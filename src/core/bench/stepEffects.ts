@@ -115,12 +115,15 @@ export const stepEffects: Effects<
   'screw-trouble': (world, event) => {
     const opened = openSheet(world, event);
     if (!opened.ok) return opened;
-    const { unit, sheet } = opened.value;
+    const { unit, model, sheet } = opened.value;
     const step = stepNow(opened.value, event.payload.stepId);
     if (!step.ok) return step;
-    return accept([
-      unitChange(unit, { ...unit, sheet: { ...sheet, screwTroubles: [...sheet.screwTroubles, event.payload] } }),
-    ]);
+    const anew = { ...sheet, screwTroubles: [...sheet.screwTroubles, event.payload] };
+    // On a rebuild it is owed on the way back, and so the sheet has a step more.
+    const planned = sheetOf(model, unit, anew);
+    if (!planned.ok) return planned;
+    const stepIds = planned.value.steps.map(({ id }) => id);
+    return accept([unitChange(unit, { ...unit, sheet: { ...anew, stepIds } })]);
   },
 
   'torque-read': (world, event) => {

@@ -38,6 +38,8 @@ export function BenchSide({
 }) {
   const ledger = screwLedger(sheet.steps, state.doneStepIds, state.screwTroubles);
   const others = useTimers().filter((running) => running.unit.id !== unit.id);
+  // On a rebuild they are among the debts.
+  const spoilt = state.kind === 'teardown' ? state.screwTroubles : [];
   const debts = sheet.steps.filter(({ id }) => isDebt(id) && !state.doneStepIds.includes(id));
   const freed = shop.parts.filter((part) => part.unitId === unit.id);
   const sound = freed.filter(({ state: how }) => how === 'sound').length;
@@ -76,14 +78,14 @@ export function BenchSide({
           <TimerList timers={others} />
         </Section>
       )}
-      {(state.screwTroubles.length > 0 || debts.length > 0) && (
-        <Section title="Owed on the way back" note={sayCount(ledger.toReplace + debts.length, 'thing')}>
+      {(spoilt.length > 0 || debts.length > 0) && (
+        <Section title="Owed on the way back" note={sayCount(spoilt.length + debts.length, 'thing')}>
           {debts.map(({ id, title, minutes }) => (
             <Box key={id} py="6px" ps="10px" mt="8px" borderInlineStartWidth="4px" borderColor="twine" textStyle="note">
               {title.replace('Owed: ', '')}, {minutes.likely} min
             </Box>
           ))}
-          {state.screwTroubles.map((trouble, index) => (
+          {spoilt.map((trouble, index) => (
             <Box
               key={index}
               py="6px"

@@ -3,6 +3,7 @@ import type { Debt, Operation } from '@/core/procedure/operations';
 import { walk } from '@/core/procedure/walk';
 import {
   backStep,
+  debtCauses,
   debtGate,
   debtGateOf,
   flatGate,
@@ -12,6 +13,7 @@ import {
   ownGate,
   readStepId,
   sealGate,
+  type Owed,
   type SheetStep,
 } from './sheetStep';
 
@@ -29,7 +31,20 @@ export interface KeptStep {
 export interface OutNow {
   readonly operation: Operation;
   readonly step: SheetStep;
-  readonly debt?: Debt;
+  readonly owed: readonly Owed[];
+}
+
+/** What an operation owes the way back: by the way it ended, and for its screws. */
+export function owedBy(
+  { id, ends }: Operation,
+  endId: string | undefined,
+  screwsOwed: ReadonlyMap<string, Debt> | undefined,
+): readonly Owed[] {
+  const [ofEnd, ofScrews] = [ends?.find((end) => end.id === endId)?.debt, screwsOwed?.get(id)];
+  return [
+    ...(ofEnd ? [{ operationId: id, cause: 'debt', debt: ofEnd } as const] : []),
+    ...(ofScrews ? [{ operationId: id, cause: 'screws', debt: ofScrews } as const] : []),
+  ];
 }
 
 /** An operation with what one of its ends opened and freed beside its own. */
@@ -56,7 +71,7 @@ export interface Standing {
   readonly rounds: ReadonlyMap<string, number>;
   /** Gates that were passed since something was last opened: an operation's id, or `before-seal`. */
   readonly passed: ReadonlySet<string>;
-  /** Debts that were paid: ids of the operations whose end made them. */
+  /** Debts that were paid, by their gates. */
   readonly settled: ReadonlySet<string>;
   /** Tested under power since something was last opened. */
   readonly isTested: boolean;
@@ -68,7 +83,12 @@ export interface Standing {
  * @param kept  in the order in which they were done; one that the model does not know is left out
  * Cost: O(kept · joints)
  */
-export function standingAfter(model: Model, kept: readonly KeptStep[], targets: readonly string[]): Standing {
+export function standingAfter(
+  model: Model,
+  kept: readonly KeptStep[],
+  targets: readonly string[],
+  screwsOwed?: ReadonlyMap<string, Debt>,
+): Standing {
   const operations = new Map(model.operations.map((operation) => [operation.id, operation]));
   const order = kept.flatMap(({ stepId, tool, end }) => {
     const { leg, id } = readStepId(stepId);
@@ -95,22 +115,23 @@ export function standingAfter(model: Model, kept: readonly KeptStep[], targets: 
       isTested ||= id === sealGate || operation?.back?.gate?.powersOn === true;
       const beside = steps.at(-1);
       if (!beside) continue;
-      const owed = outNow.find((entry) => debtGateOf(entry.operation.id) === id);
-      if (owed?.debt) {
-        settled = new Set([...settled, owed.operation.id]);
-        steps.push(debtGate(owed.operation.id, owed.debt, beside, round));
+      const owed = outNow.flatMap((entry) => entry.owed).find((one) => debtGateOf(one) === id);
+      if (owed) {
+        settled = new Set([...settled, id]);
+        steps.push(debtGate(owed, beside, round));
       } else if (id === flatGate) steps.push(flatGateStep(beside, round));
       else if (operation?.back?.gate) steps.push(ownGate(id, operation.back.gate, beside, round));
       else steps.push(gateStep(model, beside, false, round));
     } else if (operation && leg === 'out') {
       const done = { ...endedBy(operation, end), tool };
-      const debt = operation.ends?.find((one) => one.id === end)?.debt;
+      const owed = owedBy(operation, end, screwsOwed);
       const walked = walk(model, [done], undefined, { openJoints: open, outParts: out });
       const step = outStep(model, walked.steps[0] as (typeof walked.steps)[number], order, targets, round);
       ({ openJoints: open, outParts: out } = walked);
       for (const part of done.frees) had.add(part);
-      outNow = [...outNow, { operation: done, step, debt }];
-      settled = new Set([...settled].filter((one) => one !== id));
+      outNow = [...outNow, { operation: done, step, owed }];
+      const again = debtCauses.map((cause) => debtGateOf({ operationId: id, cause }));
+      settled = new Set([...settled].filter((one) => !again.includes(one)));
       steps.push(step);
       passed = new Set();
       isTested = false;

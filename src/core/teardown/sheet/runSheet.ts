@@ -1,5 +1,5 @@
 import type { Model } from '@/core/procedure/model';
-import type { Consumable, Minutes, Operation } from '@/core/procedure/operations';
+import type { Consumable, Debt, Minutes, Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
 import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
@@ -12,7 +12,7 @@ import { takeable } from '../choice/closureProblem';
 import { operationClauses } from '../choice/operationClauses';
 import { chooseOperations } from '../chooseOperations';
 import { orderOperations, sheetBudget } from '../orderOperations';
-import { operationsLeft, standingAfter, type KeptStep, type OutNow, type Standing } from './keptSteps';
+import { operationsLeft, owedBy, standingAfter, type KeptStep, type OutNow, type Standing } from './keptSteps';
 import {
   backStep,
   debtGate,
@@ -55,6 +55,8 @@ export interface SheetRequest extends Situation {
   /** Targets that have to come out once more, though they were out and are back in. */
   readonly again?: readonly string[];
   readonly keeping?: ScrewKeeping;
+  /** What the screws of an operation owe the way back, by its id. */
+  readonly screwsOwed?: ReadonlyMap<string, Debt>;
   /** Steps in the order of the sheet before: kept where no other is quicker. */
   readonly habit?: readonly string[];
 }
@@ -104,7 +106,11 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
   const withCups = (step: SheetStep) => ({ ...step, cups: cups.filter(({ stepId }) => stepId === step.id) });
   const outNow: readonly OutNow[] = [
     ...standing.outNow,
-    ...order.map((operation, at) => ({ operation, step: fresh[at] as SheetStep })),
+    ...order.map((operation, at) => ({
+      operation,
+      step: fresh[at] as SheetStep,
+      owed: owedBy(operation, undefined, request.screwsOwed),
+    })),
   ];
   const back =
     request.kind === 'rebuild'
@@ -138,7 +144,7 @@ function restOf(model: Model, request: SheetRequest) {
   const isAllowed = ({ id, destroys = [] }: Operation) =>
     !barred.includes(id) &&
     (destroys.length === 0 || (request.kind === 'teardown' && destroys.every((part) => scrap.has(part))));
-  const standing = standingAfter(model, kept, targets);
+  const standing = standingAfter(model, kept, targets, request.screwsOwed);
   const done = new Set(standing.outNow.map(({ operation }) => operation.id));
   const existing = operationsLeft(operationsFor(model, request), done);
   const wanted = targets.filter(
@@ -172,12 +178,12 @@ function wayBack(
   const sealRound = roundOf(standing, 'gate', sealGate);
   for (const operation of wayBackOrder(outNow.map((entry) => entry.operation)).order) {
     const { gate, seals } = operation.back as NonNullable<Operation['back']>;
-    const { step: before, debt } = entryOf.get(operation.id) as OutNow;
+    const { step: before, owed } = entryOf.get(operation.id) as OutNow;
     const step = backStep(model, operation, before, open, roundOf(standing, 'back', operation.id));
     if (wasSwollen && steps.length === 0 && !standing.passed.has(flatGate))
       steps.push(flatGateStep(step, roundOf(standing, 'gate', flatGate)));
-    if (debt && !standing.settled.has(operation.id))
-      steps.push(debtGate(operation.id, debt, step, roundOf(standing, 'gate', debtGateOf(operation.id))));
+    for (const one of owed.filter((each) => !standing.settled.has(debtGateOf(each))))
+      steps.push(debtGate(one, step, roundOf(standing, 'gate', debtGateOf(one))));
     const isPassed = !isOpenedAnew && standing.passed.has(operation.id);
     if (gate && !isPassed) steps.push(ownGate(operation.id, gate, step, roundOf(standing, 'gate', operation.id)));
     else if (!gate && seals && !isTested) steps.push(gateStep(model, step, true, sealRound));

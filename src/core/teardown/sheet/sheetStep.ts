@@ -119,22 +119,30 @@ export function ownGate(operationId: string, gate: Gate, beside: SheetStep, roun
   };
 }
 
-/** What the debt of an operation's end is called among the gates. */
-export const debtGateOf = (operationId: string): string => `debt-${operationId}`;
+/** Why something is owed on the way back: an end of an operation left it, or its screws did. */
+export const debtCauses = ['debt', 'screws'] as const;
+export type DebtCause = (typeof debtCauses)[number];
+
+/** Something owed where an operation is taken back. */
+export interface Owed {
+  readonly operationId: string;
+  readonly cause: DebtCause;
+  readonly debt: Debt;
+}
+
+/** What a debt is called among the gates. */
+export const debtGateOf = ({ operationId, cause }: Pick<Owed, 'operationId' | 'cause'>): string =>
+  `${cause}-${operationId}`;
 
 /** Whether a step pays what is owed since the way out. */
-export const isDebt = (stepId: string): boolean => stepId.startsWith('gate:debt-');
+export const isDebt = (stepId: string): boolean => debtCauses.some((cause) => stepId.startsWith(`gate:${cause}-`));
 
 /** Something owed since the way out: checked before the step that would cover it. */
-export function debtGate(
-  operationId: string,
-  { says, minutes, check }: Debt,
-  beside: SheetStep,
-  round: number,
-): SheetStep {
+export function debtGate(owed: Owed, beside: SheetStep, round: number): SheetStep {
+  const { says, minutes, check } = owed.debt;
   return {
     ...emptyGate(beside),
-    id: stepIdOf('gate', debtGateOf(operationId), round),
+    id: stepIdOf('gate', debtGateOf(owed), round),
     title: `Owed: ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
     detail: `It is right when: ${check}`,
     why: `Owed since the way out; next: ${beside.title}.`,
