@@ -137,6 +137,7 @@ const stateAfter = (done: readonly SheetStep[], all: readonly SheetStep[], targe
   again: [],
   skipped: [],
   torques: [],
+  reused: [],
   heatLockedUntil: null,
   isHalted: false,
   isClosed: false,

@@ -148,3 +148,38 @@ test('solvent in the air locks the heat, and the sheet says for how long', async
   await says(page, /no heat for another \d+ min/);
   expect(await heading(page)).toBe(before);
 });
+
+test('two tabs on one unit, and a reload at every step: nothing is lost and nothing is done twice', async () => {
+  const page = await bench.signIn('Petra L.');
+  const tag = await onSheet(page, 'Slate Quay');
+  const second = await page.browserContext().newPage();
+  await go(second, bench.url, `/bench/${tag}`);
+  const places = async (number: number) => {
+    for (const at of [page, second])
+      await at.waitForFunction(
+        (wanted) => document.querySelector('header span strong')?.textContent === String(wanted),
+        {},
+        number,
+      );
+  };
+  await places(1);
+  for (let step = 2; step <= 4; step += 1) {
+    await press(page, 'space');
+    await places(step);
+    await settled(page);
+    await page.reload();
+    await settled(page);
+  }
+  // Both at once: one is taken, the other is told, kept, and left.
+  await Promise.all([press(page, 'space'), press(second, 'space')]);
+  await places(5);
+  const refused = (await text(page)).includes('not taken') ? page : second;
+  await says(refused, '1 fact of this bench not taken');
+  await refused.bringToFront();
+  await press(refused, 'F2', 'l');
+  await refused.waitForFunction(() => !document.body.innerText.includes('not taken'));
+  await settled(refused);
+  await go(page, bench.url, `/t/${tag}`);
+  await says(page, 'Not taken and left');
+  expect((await text(page)).match(/step done/g)).toHaveLength(4);
+});

@@ -223,6 +223,13 @@ export class RandomHistory {
         subjectId,
         payload: { stepId: step.id, kind: chance.pick(screwTroubles), count: 1 },
       };
+    const asked = step.frees.find((id) => model.parts.some((part) => part.id === id && part.reusableIf));
+    if (step.leg === 'out' && asked && chance.happens(0.3))
+      return {
+        type: 'reuse-judged',
+        subjectId,
+        payload: { stepId: step.id, partRef: asked, isReused: chance.happens(0.5) },
+      };
     const torque = step.leg === 'back' ? torqueState(step.id, step.joints, unit.sheet.torques) : null;
     if (torque?.next && chance.happens(0.6)) {
       const newtonCm = Math.round(chance.between(0, 2 * (torque.next.torqueNewtonCm?.aim ?? 5)) * 10) / 10;

@@ -121,6 +121,8 @@ export interface SheetState {
   /** Targets that come out once more. */
   readonly again: readonly string[];
   readonly skipped: readonly Skipped[];
+  /** Single-use parts that came off whole and go back: nothing renews them. */
+  readonly reused: readonly string[];
   readonly torques: readonly TorqueReading[];
   /** Until when solvent is in the air and nothing may be heated, ISO in UTC. */
   readonly heatLockedUntil: string | null;

@@ -109,6 +109,8 @@ export interface Payloads {
     readonly place: number;
     readonly minutes: number;
   };
+  /** Whether a part that is renewed as a rule came off so that it can be used again. */
+  'reuse-judged': { readonly stepId: string; readonly partRef: string; readonly isReused: boolean };
   /** What the driver read at a screw on the way back; `isKept` when it is outside its limits and stays so. */
   'torque-read': TorqueReading;
   'note-written': { readonly stepId: string | null; readonly text: string };
@@ -156,6 +158,7 @@ export const subjectKinds = {
   'step-skipped': 'unit',
   'wait-begun': 'unit',
   'torque-read': 'unit',
+  'reuse-judged': 'unit',
   'note-written': 'unit',
   'hazard-cleared': 'unit',
   'part-trouble': 'unit',

@@ -42,6 +42,7 @@ export const sheetEffects: Effects<
       again: [],
       skipped: [],
       torques: [],
+      reused: [],
       heatLockedUntil: null,
       // A cell that was seen to be swollen stops the work before it begins.
       isHalted: findings.includes('swelling'),

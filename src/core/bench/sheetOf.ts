@@ -22,7 +22,9 @@ const mostPerModel = 64;
 
 /** What is asked of a sheet; the rest of a state counts when it is under way. */
 export type SheetAsked = Pick<SheetState, 'kind' | 'targets'> &
-  Partial<Pick<SheetState, 'findings' | 'keeping' | 'screwTroubles' | 'kept' | 'barred' | 'again' | 'stepIds'>>;
+  Partial<
+    Pick<SheetState, 'findings' | 'keeping' | 'screwTroubles' | 'reused' | 'kept' | 'barred' | 'again' | 'stepIds'>
+  >;
 
 type AboutUnit = Pick<Unit, 'revision' | 'configuration' | 'marks'>;
 
@@ -46,10 +48,24 @@ export const stillReachable = (model: Model, unit: AboutUnit, asked: SheetAsked)
 function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetRequest {
   const findings = asked.findings ?? [...new Set(unit.marks.map(({ kind }) => kind))];
   const { revision, configuration } = unit;
-  const { kind, targets, keeping, kept, barred, again, screwTroubles = [], stepIds: habit } = asked;
+  const { kind, targets, keeping, kept, barred, again, screwTroubles = [], reused, stepIds: habit } = asked;
   const scrap = scrapBy(model, findings);
   const screwsOwed = kind === 'rebuild' && screwTroubles.length > 0 ? owedForScrews(screwTroubles) : undefined;
-  return { kind, targets, revision, configuration, findings, scrap, keeping, kept, barred, again, screwsOwed, habit };
+  return {
+    kind,
+    targets,
+    revision,
+    configuration,
+    findings,
+    scrap,
+    keeping,
+    kept,
+    barred,
+    again,
+    screwsOwed,
+    reused,
+    habit,
+  };
 }
 
 /** Screws that cannot go back as they are; a stuck one is still in. */

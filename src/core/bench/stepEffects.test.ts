@@ -269,6 +269,35 @@ describe('torque on the way back', () => {
   });
 });
 
+describe('what is used once', () => {
+  const mast = named('Mast 4');
+
+  test('is renewed on the way back, unless its question was answered with yes', () => {
+    const bench = new TestBench();
+    bench.decided(mast, 'build');
+    bench.rebuilding(
+      mast,
+      mast.parts.filter(({ slot }) => slot === 'functional').map(({ id }) => id),
+    );
+    const step = until(bench, mast, ({ frees }) => frees.includes('gasket'));
+    const gasketOnTheWayBack = () =>
+      stepsOf(bench, mast)
+        .filter(({ leg, places }) => leg === 'back' && places.includes('gasket'))
+        .flatMap(({ consumables }) => consumables.map(({ name }) => name));
+    expect(gasketOnTheWayBack()).toEqual(['Mast gasket']);
+    const judge = (partRef: string, isReused: boolean) =>
+      bench.act('reuse-judged', 'u', { stepId: step.id, partRef, isReused });
+    expect(judge('battery', true)).toMatchObject({ reason: 'bad-input', facts: { field: 'partRef' } });
+    expect(judge('gasket', true)).toBe('ok');
+    expect(gasketOnTheWayBack()).toEqual([]);
+    expect(judge('gasket', false)).toBe('ok');
+    expect(gasketOnTheWayBack()).toEqual(['Mast gasket']);
+    judge('gasket', true);
+    bench.finishSheet(mast);
+    expect(bench.unit().stage).toBe('prove');
+  });
+});
+
 describe('passing a step over', () => {
   test('is refused for the proof that it is off', () => {
     const bench = donor(lantern);

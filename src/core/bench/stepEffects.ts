@@ -20,6 +20,7 @@ export const stepEffects: Effects<
   | 'part-trouble'
   | 'screw-trouble'
   | 'torque-read'
+  | 'reuse-judged'
   | 'gate-judged'
 > = {
   'step-resisted': (world, event) => {
@@ -136,6 +137,20 @@ export const stepEffects: Effects<
     if (step.value.leg !== 'back' || !screws.some(({ screw }) => screw.id === event.payload.jointId))
       return refuse('bad-input', { field: 'jointId', says: 'no screw of this step has a torque' });
     return accept([unitChange(unit, { ...unit, sheet: { ...sheet, torques: [...sheet.torques, event.payload] } })]);
+  },
+
+  'reuse-judged': (world, event) => {
+    const opened = openSheet(world, event);
+    if (!opened.ok) return opened;
+    const { unit, model, sheet } = opened.value;
+    const { stepId, partRef, isReused } = event.payload;
+    const step = stepNow(opened.value, stepId);
+    if (!step.ok) return step;
+    const isAsked = step.value.frees.includes(partRef) && getModelPart(model, partRef).reusableIf !== undefined;
+    if (!isAsked) return refuse('bad-input', { field: 'partRef', says: 'this step asks nothing about it' });
+    const others = sheet.reused.filter((part) => part !== partRef);
+    const reused = isReused ? [...others, partRef] : others;
+    return accept([unitChange(unit, { ...unit, sheet: { ...sheet, reused } })]);
   },
 
   'gate-judged': (world, event) => {

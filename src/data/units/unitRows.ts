@@ -10,6 +10,7 @@ const olderSheet = {
   again: [],
   skipped: [],
   torques: [],
+  reused: [],
   heatLockedUntil: null,
   isHalted: false,
 } as const;

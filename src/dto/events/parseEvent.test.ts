@@ -55,6 +55,7 @@ const right: { readonly [T in PostedEventType]: Payloads[T] } = {
   'wait-begun': { stepId: 'out:warm', fixture: 'hot plate', place: 1, minutes: 4 },
   'note-written': { stepId: null, text: 'Clip 3 was glued.' },
   'hazard-cleared': {},
+  'reuse-judged': { stepId: 'out:gasket', partRef: 'gasket', isReused: true },
   'torque-read': { stepId: 'back:plate', jointId: 'plate-1', newtonCm: 5.2, isKept: false },
   'proof-noted': { test: 'radios', result: 'sound' },
   'unit-proven': { cosmetic: 'B' },

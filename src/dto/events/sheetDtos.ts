@@ -174,6 +174,17 @@ export class TorqueReadDto implements TorqueReading {
   isKept!: boolean;
 }
 
+export class ReuseJudgedDto implements Omit<Payloads['reuse-judged'], never> {
+  @Matches(stepPattern)
+  stepId!: string;
+
+  @Length(1, 60)
+  partRef!: string;
+
+  @IsBoolean()
+  isReused!: boolean;
+}
+
 export class NoteWrittenDto implements Omit<Payloads['note-written'], never> {
   @ValidateIf((dto: NoteWrittenDto) => dto.stepId !== null)
   @Matches(stepPattern)

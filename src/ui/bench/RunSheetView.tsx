@@ -117,6 +117,9 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
             policy={policy}
             clock={clock}
             heatLockedUntil={state.heatLockedUntil}
+            onReuse={(partRef, isReused) =>
+              void props.shop.act('reuse-judged', unit.id, { stepId: step.id, partRef, isReused })
+            }
             onTorque={(reading) => void props.shop.act('torque-read', unit.id, reading)}
             onOtherFace={() => setFaceShift((shift) => shift + 1)}
           />

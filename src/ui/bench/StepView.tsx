@@ -20,6 +20,7 @@ import { HeatPanel } from './HeatPanel';
 import { PastUsual } from './PastUsual';
 import { sayLimit } from '@/ui/words/amounts';
 import { sayStage } from './sheetWords';
+import { ReuseQuestion } from './ReuseQuestion';
 import { StepJoints } from './StepJoints';
 import { TorquePanel } from './TorquePanel';
 import type { StepClock } from './useStepClock';
@@ -37,6 +38,7 @@ interface StepViewProps {
   readonly clock: StepClock;
   readonly onOtherFace: () => void;
   readonly onTorque: (reading: TorqueReading) => void;
+  readonly onReuse: (partRef: string, isReused: boolean) => void;
   /** Until when solvent is in the air, for a step that heats. */
   readonly heatLockedUntil: string | null;
 }
@@ -54,6 +56,7 @@ export function StepView({
   clock,
   onOtherFace,
   onTorque,
+  onReuse,
   heatLockedUntil,
 }: StepViewProps) {
   const ownFace = model.faces.findIndex(({ id }) => id === step.face);
@@ -90,6 +93,7 @@ export function StepView({
           ))}
         {model.faces.length > 1 && <KeyButton keyName="f" label="Other face" size="small" onPress={onOtherFace} />}
       </Box>
+      <ReuseQuestion model={model} step={step} state={state} onJudge={onReuse} />
       <PastUsual clock={clock} canResist={operation?.ladder !== undefined && step.leg === 'out'} />
       {heatLockedUntil && operation?.heat && step.leg === 'out' && <HeatLock until={heatLockedUntil} />}
       {news && (

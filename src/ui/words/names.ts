@@ -178,6 +178,7 @@ export const eventNames: Readonly<Record<EventType, string>> = {
   'step-skipped': 'step passed over',
   'wait-begun': 'waits on a fixture',
   'torque-read': 'torque read',
+  'reuse-judged': 'judged for use again',
   'note-written': 'noted',
   'hazard-cleared': 'said to be safe',
   'part-trouble': 'part in trouble',

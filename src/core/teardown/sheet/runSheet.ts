@@ -1,4 +1,4 @@
-import type { Model } from '@/core/procedure/model';
+import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Consumable, Debt, Minutes, Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
 import { walk } from '@/core/procedure/walk';
@@ -57,6 +57,8 @@ export interface SheetRequest extends Situation {
   readonly keeping?: ScrewKeeping;
   /** What the screws of an operation owe the way back, by its id. */
   readonly screwsOwed?: ReadonlyMap<string, Debt>;
+  /** Single-use parts that came off whole and are used again. */
+  readonly reused?: readonly string[];
   /** Steps in the order of the sheet before: kept where no other is quicker. */
   readonly habit?: readonly string[];
 }
@@ -123,7 +125,10 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
           findings.includes('swelling'),
         )
       : [];
-  const steps = [...standing.steps.map(withCups), ...fresh.map(withCups), ...back];
+  const isRenewed = isRenewedUnless(model, new Set(request.reused));
+  const steps = [...standing.steps.map(withCups), ...fresh.map(withCups), ...back].map((step) =>
+    isRenewed(step) ? step : { ...step, consumables: [] },
+  );
 
   return accept({
     steps,
@@ -134,6 +139,14 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
     consumables: sumConsumables(steps),
     screwCount: cups.reduce((sum, { group }) => sum + group.count, 0),
   });
+}
+
+/** A step of the way back renews what is used once, unless all of that which it puts back came off whole. */
+function isRenewedUnless(model: Model, reused: ReadonlySet<string>) {
+  return ({ leg, places }: SheetStep): boolean => {
+    const once = places.filter((part) => getModelPart(model, part).singleUse === true);
+    return leg !== 'back' || once.length === 0 || !once.every((part) => reused.has(part));
+  };
 }
 
 /** What is left to choose from: how the unit stands, the operations that are not done, and the targets still to free. */
