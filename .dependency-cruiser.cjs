@@ -41,6 +41,9 @@ module.exports = {
       path: '^src/core/(?!shared|procedure|screws|drafting|library)',
     }),
     never('core-opening', '^src/core/opening', { path: '^src/core/(?!shared|procedure|drafting|opening)' }),
+    never('core-rehearsal', '^src/core/rehearsal', {
+      path: '^src/core/(?!shared|procedure|screws|teardown|rehearsal)',
+    }),
     never('core-heat', '^src/core/heat', { path: '^src/core/(?!shared|procedure|heat)' }),
     never('core-simulation', '^src/core/simulation', {
       path: '^src/core/(?!shared|procedure|teardown|simulation)',

@@ -20,6 +20,7 @@ export const screens = [
   '/models/marrowby-slate-quay',
   '/models/oddkin-lantern-5/compare/oddkin-wick',
   '/models/marrowby-slate-quay/plan',
+  '/models/marrowby-slate-quay/rehearse',
   `/models/drafts/${demoDraftId}`,
   `/models/opening/${demoOpeningId}`,
 ] as const;

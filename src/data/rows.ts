@@ -194,6 +194,17 @@ export interface UnitPhotoRow {
   taken_at: Date;
 }
 
+export interface RehearsalRow {
+  person_id: string;
+  model_id: string;
+  item: string;
+  box: number;
+  /** ISO date. */
+  due_on: string;
+  right_count: number;
+  wrong_count: number;
+}
+
 export interface LostSerialRow {
   serial: string;
   reported_by: string;
@@ -335,6 +346,15 @@ export const columns = {
   label_jobs: ['id', 'event_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],
   supplier_columns: ['supplier', 'mapping'] satisfies (keyof SupplierColumnsRow)[],
   lost_serials: ['serial', 'reported_by', 'reported_at'] satisfies (keyof LostSerialRow)[],
+  rehearsals: [
+    'person_id',
+    'model_id',
+    'item',
+    'box',
+    'due_on',
+    'right_count',
+    'wrong_count',
+  ] satisfies (keyof RehearsalRow)[],
   unit_photos: ['id', 'unit_id', 'jpeg', 'taken_by', 'taken_at'] satisfies (keyof UnitPhotoRow)[],
   unit_holds: ['unit_id', 'person_id', 'until'] satisfies (keyof UnitHoldRow)[],
 };

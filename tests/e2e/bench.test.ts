@@ -183,3 +183,30 @@ test('two tabs on one unit, and a reload at every step: nothing is lost and noth
   await says(page, 'Not taken and left');
   expect((await text(page)).match(/step done/g)).toHaveLength(4);
 });
+
+test('a rehearsal touches nothing: wrong choices say what would have happened, and come back sooner than right ones', async () => {
+  const page = await bench.signIn('Oskar V.');
+  const troubles = watchTrouble(page);
+  await go(page, bench.url, '/models/oddkin-cuff/rehearse');
+  await says(page, 'a practice unit: nothing is touched');
+  const question = () =>
+    page.$eval('main', ({ textContent }) => /(\d+) of (\d+)\./.exec(textContent ?? '')?.[1] ?? 'over');
+  let wrong = 0;
+  for (let now = await question(); now !== 'over'; now = await question()) {
+    for (const key of ['1', '2', '3', '4']) {
+      await press(page, key);
+      if ((await question()) !== now) break;
+      await says(page, 'Not that');
+      wrong += 1;
+    }
+  }
+  expect(wrong).toBeGreaterThan(0);
+  await says(page, /to come back today|days, then in weeks/);
+  await page.waitForFunction(() => document.documentElement.dataset.keys === 'heard');
+  await go(page, bench.url, '/models/oddkin-cuff/rehearse');
+  // Only what went wrong is asked again today.
+  const [, left] = /1 of (\d+)\./.exec(await text(page)) ?? [];
+  expect(Number(left)).toBeGreaterThan(0);
+  expect(Number(left)).toBeLessThanOrEqual(wrong);
+  expect(troubles).toEqual([]);
+});

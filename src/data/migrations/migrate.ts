@@ -58,6 +58,7 @@ const migrations: readonly Migration[] = [
   { name: '025_unit_photo_list', up: (db) => tables.unitPhotoList(db.schema) },
   { name: '026_unit_photos', up: (db) => tables.unitPhotos(db.schema) },
   { name: '027_unit_timer', up: (db) => tables.unitTimer(db.schema) },
+  { name: '028_rehearsals', up: (db) => tables.rehearsals(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

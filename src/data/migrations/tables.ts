@@ -243,6 +243,19 @@ export const unitPhotos = (schema: Knex.SchemaBuilder) =>
     table.specificType('taken_at', 'datetime(3)').notNullable();
   });
 
+/** What each person remembers of each model: it touches no unit. */
+export const rehearsals = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('rehearsals', (table) => {
+    id(table, 'person_id').notNullable();
+    code(table, 'model_id', 60).notNullable();
+    code(table, 'item', 80).notNullable();
+    table.integer('box').unsigned().notNullable();
+    code(table, 'due_on', 10).notNullable();
+    table.integer('right_count').unsigned().notNullable();
+    table.integer('wrong_count').unsigned().notNullable();
+    table.primary(['person_id', 'model_id', 'item']);
+  });
+
 /** Which column of a supplier's lists holds what, as somebody once said. */
 export const supplierColumns = (schema: Knex.SchemaBuilder) =>
   schema.createTable('supplier_columns', (table) => {

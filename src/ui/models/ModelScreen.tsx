@@ -28,14 +28,20 @@ const tabs = [
 ] as const;
 type TabId = (typeof tabs)[number]['id'];
 
+interface ModelScreenProps {
+  readonly view: ModelPageView;
+  readonly mayWrite: boolean;
+  readonly mayRehearse: boolean;
+}
+
 /** How does it come apart? The teardown along its order, the procedure as a graph, its checks, its history. */
-export function ModelScreen({ view, mayWrite }: { readonly view: ModelPageView; readonly mayWrite: boolean }) {
+export function ModelScreen({ view, mayWrite, mayRehearse }: ModelScreenProps) {
   const { model, problems, versions } = view;
   const [tab, setTab] = useState<TabId>('order');
   return (
     <Box minH="calc(100vh - 84px)">
       <Box px="28px" pt="18px">
-        <Headline lead={leadOf(model)} aside={<Doors model={model} mayWrite={mayWrite} />}>
+        <Headline lead={leadOf(model)} aside={<Doors model={model} mayWrite={mayWrite} mayRehearse={mayRehearse} />}>
           {model.maker} {model.name}
           <Box as="span" fontSize="18px" fontWeight="400" color="inkMuted" ms="10px">
             version {model.version}
@@ -110,7 +116,7 @@ function Tab({
 }
 
 /** What can be taken from here: the document, the graph, a draft. */
-function Doors({ model, mayWrite }: { readonly model: Model; readonly mayWrite: boolean }) {
+function Doors({ model, mayWrite, mayRehearse }: Omit<ModelScreenProps, 'view'> & { readonly model: Model }) {
   const router = useRouter();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const edit = async () => {
@@ -131,6 +137,14 @@ function Doors({ model, mayWrite }: { readonly model: Model; readonly mayWrite: 
         size="small"
         onPress={() => router.push(`/models/${model.id}/plan`)}
       />
+      {mayRehearse && (
+        <KeyButton
+          keyName="h"
+          label="Rehearse"
+          size="small"
+          onPress={() => router.push(`/models/${model.id}/rehearse`)}
+        />
+      )}
       {mayWrite && <KeyButton keyName="e" label="Edit" look="action" size="small" onPress={() => void edit()} />}
     </Box>
   );

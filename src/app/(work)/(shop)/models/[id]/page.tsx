@@ -12,5 +12,11 @@ export default async function ModelPage({ params }: { readonly params: Promise<{
   const { id } = await params;
   const view = await readModelPage(database(), id);
   if (!view) notFound();
-  return <ModelScreen view={view} mayWrite={isAtLeastRole(person.role, 'lead')} />;
+  return (
+    <ModelScreen
+      view={view}
+      mayWrite={isAtLeastRole(person.role, 'lead')}
+      mayRehearse={isAtLeastRole(person.role, 'technician')}
+    />
+  );
 }

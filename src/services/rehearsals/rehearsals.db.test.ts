@@ -1,0 +1,44 @@
+import { handset } from '../../../tests/support/models';
+import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
+import { noteAnswers } from './noteAnswers';
+import { readRehearsal } from './readRehearsal';
+
+let scratch: Scratch;
+const now = new Date('2026-11-26T08:00:00Z');
+beforeAll(async () => {
+  scratch = await scratchDatabase();
+});
+afterAll(() => scratch.drop());
+
+test('answers are remembered for the person and the model, and touch nothing else', async () => {
+  const [imke, oskar] = [await somebody(scratch.db, 'Imke R.'), await somebody(scratch.db, 'Oskar V.')];
+  const about = { personId: imke.id, modelId: handset.id };
+  await noteAnswers(
+    scratch.db,
+    about,
+    [
+      { item: 'order:front', isRight: false },
+      { item: 'order:front', isRight: true },
+      { item: 'cup:front', isRight: true },
+    ],
+    now,
+  );
+  await noteAnswers(scratch.db, about, [{ item: 'order:front', isRight: true }], now);
+  const mine = await readRehearsal(scratch.db, handset.id, imke.id);
+  expect(mine?.recalls).toEqual([
+    { item: 'cup:front', box: 1, dueOn: '2026-11-27', right: 1, wrong: 0 },
+    { item: 'order:front', box: 2, dueOn: '2026-11-29', right: 2, wrong: 1 },
+  ]);
+  expect((await readRehearsal(scratch.db, handset.id, oskar.id))?.recalls).toEqual([]);
+  expect(await readRehearsal(scratch.db, 'no-such-model', imke.id)).toBeUndefined();
+  expect(await scratch.db('events')).toEqual([]);
+});
+
+test('two tabs at once lose no answer', async () => {
+  const imke = await somebody(scratch.db, 'Petra L.');
+  const about = { personId: imke.id, modelId: handset.id };
+  const answer = { item: 'tool:front', isRight: true };
+  await noteAnswers(scratch.db, about, [answer], now);
+  await Promise.all(Array.from({ length: 5 }, () => noteAnswers(scratch.db, about, [answer], now)));
+  expect((await readRehearsal(scratch.db, handset.id, imke.id))?.recalls).toMatchObject([{ right: 6 }]);
+});
