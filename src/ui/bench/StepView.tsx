@@ -16,13 +16,12 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { drawingSize } from './drawingSize';
 import { partsOut } from './partsOut';
 import { HeatLock } from './HeatLock';
-import { HeatPanel } from './HeatPanel';
+import { HeatPanel, TorquePanel } from './LaterPanels';
 import { PastUsual } from './PastUsual';
 import { sayLimit } from '@/ui/words/amounts';
 import { sayStage } from './sheetWords';
 import { ReuseQuestion } from './ReuseQuestion';
 import { StepJoints } from './StepJoints';
-import { TorquePanel } from './TorquePanel';
 import type { StepClock } from './useStepClock';
 
 interface StepViewProps {

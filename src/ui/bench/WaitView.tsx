@@ -10,7 +10,7 @@ import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { sayClock } from '@/ui/words/amounts';
 import { sayFixture, secondsLeft } from '../timers/timeLeft';
-import { HeatPanel } from './HeatPanel';
+import { HeatPanel } from './LaterPanels';
 import { useSecond } from '../timers/useSecond';
 
 interface WaitProps {

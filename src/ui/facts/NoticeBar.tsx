@@ -1,12 +1,17 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import { useState, useSyncExternalStore } from 'react';
 import { Caution } from '@/ui/base/Caution';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { sayCount } from '@/ui/words/amounts';
 import { sayRefusal } from '@/ui/words/sentences';
 import { useShopStore } from './ShopProvider';
-import { UnsettledDialog } from './UnsettledDialog';
+
+/** Seldom needed, and so not part of every screen's first load. */
+const UnsettledDialog = dynamic(() => import('./UnsettledDialog').then((module) => module.UnsettledDialog), {
+  ssr: false,
+});
 
 /** What the shop has to say: a fact that was refused, or facts that wait for the server. */
 export function NoticeBar() {
