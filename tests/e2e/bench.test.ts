@@ -155,12 +155,15 @@ test('two tabs on one unit, and a reload at every step: nothing is lost and noth
   const second = await page.browserContext().newPage();
   await go(second, bench.url, `/bench/${tag}`);
   const places = async (number: number) => {
-    for (const at of [page, second])
+    for (const at of [second, page]) {
+      // A tab that nobody looks at waits, and catches up when it is seen.
+      await at.bringToFront();
       await at.waitForFunction(
         (wanted) => document.querySelector('header span strong')?.textContent === String(wanted),
         {},
         number,
       );
+    }
   };
   await places(1);
   for (let step = 2; step <= 4; step += 1) {
@@ -176,12 +179,14 @@ test('two tabs on one unit, and a reload at every step: nothing is lost and noth
   const refused = (await text(page)).includes('not taken') ? page : second;
   await says(refused, '1 fact of this bench not taken');
   await refused.bringToFront();
-  await press(refused, 'F2', 'l');
-  await refused.waitForFunction(() => !document.body.innerText.includes('not taken'));
+  await press(refused, 'F2');
+  await says(refused, 'One fact was not taken');
+  await press(refused, 'l');
+  await refused.waitForFunction(() => !document.body.innerText.includes('of this bench not taken'));
   await settled(refused);
   await go(page, bench.url, `/t/${tag}`);
   await says(page, 'Not taken and left');
-  expect((await text(page)).match(/step done/g)).toHaveLength(4);
+  expect((await text(page)).match(new RegExp(`${tag} step done`, 'g'))).toHaveLength(4);
 });
 
 test('a rehearsal touches nothing: wrong choices say what would have happened, and come back sooner than right ones', async () => {

@@ -1,5 +1,7 @@
 import type { Page } from 'puppeteer-core';
-import { Bench, go, press, says, settled, text, watchTrouble } from '../support/e2e';
+import type { Model } from '@/core/procedure/model';
+import { Bench, go, makeDonor, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { shippedModels } from '../support/models';
 
 let bench: Bench;
 beforeAll(async () => {
@@ -79,16 +81,8 @@ test('a joint resists, less is wanted, something is found: the rest is planned a
 
 test('screws go to the tray, to a mat or to piles, as the sheet was started', async () => {
   const page = await bench.signIn('Sunniva T.');
-  await go(page, bench.url, '/teardown');
-  const tag = await page.$$eval('main li', (rows) => {
-    const row = rows.find(({ textContent }) => textContent?.includes('Slate Quay'));
-    return row?.textContent?.match(/U-\d+/)?.[0] ?? '';
-  });
+  const { tag } = await makeDonor(page, shippedModels.find(({ name }) => name === 'Slate Quay') as Model);
   await go(page, bench.url, `/bench/${tag}`);
-  if ((await text(page)).includes('It is wiped')) {
-    await press(page, 'space');
-    await settled(page);
-  }
   await says(page, 'tray with cups');
   await press(page, 'k', 'k');
   await says(page, 'piles by length');

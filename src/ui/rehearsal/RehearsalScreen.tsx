@@ -79,7 +79,10 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
       />
     );
   const step = sheet.steps[question.step];
-  const face = model.faces.find(({ id }) => id === step?.face) ?? model.faces[0];
+  // What is next is asked of the unit as it lies: its next face, and what is to be opened, would tell the answer.
+  const isNextAsked = question.skill === 'order';
+  const shown = isNextAsked ? (sheet.steps[question.step - 1] ?? step) : step;
+  const face = model.faces.find(({ id }) => id === shown?.face) ?? model.faces[0];
   const out = sheet.steps.slice(0, question.step).flatMap(({ frees }) => frees);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 350px' }} minH="calc(100vh - 84px)">
@@ -110,7 +113,7 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
           <FaceDrawing
             model={model}
             face={face}
-            joints={step?.joints ?? []}
+            joints={isNextAsked ? [] : (step?.joints ?? [])}
             outParts={out}
             marks={[]}
             maxWidth={420}
