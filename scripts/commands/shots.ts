@@ -51,7 +51,7 @@ const shots: readonly Shot[] = [
     keys: ['ArrowDown', 'ArrowDown', 'ArrowDown', 'Enter'],
   },
   { name: 'planner', path: () => '/models/marrowby-slate-quay/plan' },
-  { name: 'planner-night', path: () => '/models/marrowby-slate-quay/plan', theme: 'dark', keys: ['o'] },
+  { name: 'rehearsal', path: () => '/models/marrowby-slate-quay/rehearse', keys: ['1'] },
   { name: 'first-opening', path: () => `/models/opening/${demoOpeningId}` },
 ];
 

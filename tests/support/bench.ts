@@ -15,8 +15,8 @@ export class TestBench {
   now = '2026-11-25T08:00:00.000Z';
   private made = 0;
 
-  constructor(models: readonly Model[] = shippedModels) {
-    this.world = new MemoryWorld(models);
+  constructor(models: readonly Model[] = shippedModels, isPast = false) {
+    this.world = new MemoryWorld(models, isPast);
   }
 
   passes(seconds: number): void {

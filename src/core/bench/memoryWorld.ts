@@ -13,7 +13,10 @@ export class MemoryWorld implements World {
 
   private readonly lost = new Set<string>();
 
-  constructor(private readonly models: readonly Model[]) {}
+  constructor(
+    private readonly models: readonly Model[],
+    readonly isPast = false,
+  ) {}
 
   find<K extends EntityKind>(kind: K, id: string): Entities[K] | undefined {
     return this.tables[kind].get(id);

@@ -52,11 +52,11 @@ export function stepAtHand(
   const { unit, model, sheet } = opened.value;
   const step = stepNow(opened.value, event.payload.stepId);
   if (!step.ok) return step;
-  if (sheet.isHalted) return refuse('sheet-halted', { tag: unit.tag });
+  if (sheet.isHalted && !world.isPast) return refuse('sheet-halted', { tag: unit.tag });
   const operation = model.operations.find(({ id }) => id === step.value.operationId);
   const isHeated = step.value.leg === 'out' && operation?.heat !== undefined;
   const lockedMs = sheet.heatLockedUntil === null ? 0 : Date.parse(sheet.heatLockedUntil) - Date.parse(event.at);
-  if (isHeated && event.type !== 'step-skipped' && lockedMs > 0)
+  if (isHeated && event.type !== 'step-skipped' && lockedMs > 0 && !world.isPast)
     return refuse('heat-locked', { tag: unit.tag, minutes: Math.ceil(lockedMs / 60_000) });
   return accept({ ...opened.value, step: step.value, operation });
 }

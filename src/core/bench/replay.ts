@@ -11,7 +11,7 @@ import { MemoryWorld } from './memoryWorld';
  * @throws RangeError when a position is missing, or a recorded fact is refused: the log is not whole
  */
 export function replay(eventsSorted: readonly RecordedEvent[], models: readonly Model[]): MemoryWorld {
-  const world = new MemoryWorld(models);
+  const world = new MemoryWorld(models, true);
   eventsSorted.forEach((event, index) => {
     if (event.position !== index + 1) throw new RangeError(`replay: position ${index + 1} is missing`);
     const outcome = applyEvent(world, event);

@@ -86,6 +86,15 @@ describe('solvent locks heat', () => {
     expect(bench.step(sedge)).toBe('ok');
   });
 
+  test('a log from before that rule stands as it is', () => {
+    const past = new TestBench(shippedModels, true);
+    past.decided(sedge, 'donor');
+    const targets = defaultTargets(sedge, sedge.configurations[0]?.id ?? null);
+    past.act('sheet-started', 'u', { kind: 'teardown', targets, keeping: 'tray' });
+    until(past, sedge, ({ operationId }) => operationId === 'warm-frame', 0);
+    expect(past.step(sedge)).toBe('ok');
+  });
+
   test('a wait that nobody timed locks from the moment the step is done', () => {
     const bench = donor(sedge);
     until(bench, sedge, ({ operationId }) => operationId === 'wet');

@@ -4,6 +4,8 @@ import type { Touched } from './events';
 
 /** What applying a fact may look at. The database and the browser each fill it with what the fact involves. */
 export interface World {
+  /** Facts of the log are applied as they were taken: rules that came later do not refuse them. */
+  readonly isPast: boolean;
   find<K extends EntityKind>(kind: K, id: string): Entities[K] | undefined;
   findModel(id: string, version: number): Model | undefined;
   /** Units already tagged in a parcel. */
