@@ -87,11 +87,16 @@ export async function triageSixty(page: Page, url: string): Promise<SixtyTriaged
     if (counts.length % 4 === 0) await press('2', '2');
     await press('a', ' ');
     const tag = heading.slice(0, 6);
-    await page.waitForFunction(
-      (gone) => !document.querySelector('nav[aria-label="Units to look at"]')?.textContent?.includes(gone),
-      {},
-      tag,
-    );
+    await page
+      .waitForFunction(
+        (gone) => !document.querySelector('nav[aria-label="Units to look at"]')?.textContent?.includes(gone),
+        {},
+        tag,
+      )
+      .catch(async () => {
+        const says = await page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));
+        throw new Error(`${tag} was not decided, unit ${counts.length + 1}. The page says: ${says}`);
+      });
     counts.push(keys);
   }
   return {

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { keepChoice, type Kept } from './choice';
 import { useKey } from './KeysProvider';
 
 /**
@@ -10,20 +11,16 @@ export function useChosen(
   ids: readonly string[],
   first?: string,
 ): { readonly chosen: string | undefined; readonly choose: (id: string) => void } {
-  const [wanted, setWanted] = useState(first);
-  const [lastIndex, setLastIndex] = useState(0);
-  const found = wanted === undefined ? -1 : ids.indexOf(wanted);
-  const index = found === -1 ? Math.min(lastIndex, ids.length - 1) : found;
-  const chosen = ids[index];
-  const choose = (id: string) => {
-    setWanted(id);
-    setLastIndex(Math.max(0, ids.indexOf(id)));
-  };
+  const [kept, setKept] = useState<Kept>({ id: first, place: 0 });
+  const now = keepChoice(ids, kept);
+  // Remembered while drawing: what is shown as chosen is what stays chosen.
+  if (now.id !== kept.id || now.place !== kept.place) setKept(now);
+  const choose = (id: string) => setKept({ id, place: Math.max(0, ids.indexOf(id)) });
   const move = (by: number) => {
-    const next = ids[Math.min(ids.length - 1, Math.max(0, index + by))];
+    const next = ids[Math.min(ids.length - 1, Math.max(0, now.place + by))];
     if (next !== undefined) choose(next);
   };
   useKey('ArrowDown', 'Next line', () => move(1), ids.length > 1);
   useKey('ArrowUp', 'Line before', () => move(-1), ids.length > 1);
-  return { chosen, choose };
+  return { chosen: now.id, choose };
 }
