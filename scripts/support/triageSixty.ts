@@ -37,8 +37,8 @@ export interface SixtyTriaged {
   readonly seconds: number;
 }
 
-/** Triages what waits by keys alone: identified, a crack on every third, a fault on every fourth, the rest sound. */
-export async function triageSixty(page: Page, url: string): Promise<SixtyTriaged> {
+/** Triages what waits by keys alone, so many at most: identified, a crack on every third, a fault on every fourth, the rest sound. */
+export async function triageSixty(page: Page, url: string, most = 60): Promise<SixtyTriaged> {
   await page.goto(`${url}/triage`, { waitUntil: 'load' });
   await settled(page);
   const counts: number[] = [];
@@ -51,7 +51,7 @@ export async function triageSixty(page: Page, url: string): Promise<SixtyTriaged
       SERIAL,
     );
   const skips = 8;
-  for (let skipped = 0; counts.length < 60 && skipped < skips;) {
+  for (let skipped = 0; counts.length < most && skipped < skips;) {
     const heading = await title();
     if (!/which model is it/.test(heading)) {
       await page.keyboard.press('ArrowDown');

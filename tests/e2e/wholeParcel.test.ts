@@ -119,6 +119,27 @@ test('a list whose columns nobody knows is mapped once, and the next of that sup
   rmSync(folder, { recursive: true });
 });
 
+test('the sixty are triaged by keys, twelve a unit at most, and what is apart leaves by a lead’s word', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  const troubles = watchTrouble(page);
+  // Two of the 59 that came stay for the tests that follow.
+  const { units, mostKeys } = await triageSixty(page, bench.url, 57);
+  expect(units).toBe(57);
+  expect(mostKeys).toBeLessThanOrEqual(12);
+
+  // The locked unit of the demo: kept apart until its steps are done and a lead says so.
+  await go(page, bench.url, '/apart');
+  await says(page, 'kept apart');
+  await press(page, '1', '2');
+  await settled(page);
+  await press(page, 'space');
+  await says(page, 'Nothing is kept apart');
+  await settled(page);
+  await press(page, 'u');
+  await says(page, 'One unit kept apart');
+  expect(troubles).toEqual([]);
+}, 240_000);
+
 test('two people at triage never have the same unit before them, and a technician lets nothing go', async () => {
   const [first, second] = [await bench.signIn('Imke R.'), await bench.signIn('Oskar V.')];
   await go(first, bench.url, '/triage');
@@ -196,27 +217,3 @@ test('a model nobody knows by its letters is found by what is seen of it', async
   await press(page, '1');
   await says(page, /Which revision|What is fitted|Which variant|Serial/);
 });
-
-test('all sixty are triaged by keys, twelve a unit at most, and what is apart leaves by a lead’s word', async () => {
-  const page = await bench.signIn('Sunniva T.');
-  const troubles = watchTrouble(page);
-  const { units, mostKeys } = await triageSixty(page, bench.url);
-  expect(units).toBeGreaterThanOrEqual(58);
-  expect(mostKeys).toBeLessThanOrEqual(12);
-  expect(await heading(page)).not.toMatch(/which model is it/);
-  await press(page, 'e');
-  await page.waitForSelector('[aria-label=Arithmetic]');
-  await press(page, 'e');
-
-  // The locked unit of the demo: kept apart until its steps are done and a lead says so.
-  await go(page, bench.url, '/apart');
-  await says(page, 'kept apart');
-  await press(page, '1', '2');
-  await settled(page);
-  await press(page, 'space');
-  await says(page, 'Nothing is kept apart');
-  await settled(page);
-  await press(page, 'u');
-  await says(page, 'One unit kept apart');
-  expect(troubles).toEqual([]);
-}, 240_000);
