@@ -18,7 +18,7 @@ export function demoUrl(): string {
 export function watchTrouble(page: Page): string[] {
   const troubles: string[] = [];
   page.on('console', (message) => {
-    if (message.type() === 'error') troubles.push(`console: ${message.text()}`);
+    if (message.type() === 'error') troubles.push(`console: ${message.text()} ${message.location().url ?? ''}`);
   });
   page.on('pageerror', (error) => troubles.push(`uncaught: ${String(error)}`));
   return troubles;
