@@ -107,8 +107,8 @@ async function jest(
   }
 }
 
-/** Files that run beside the rest, on a demo of their own: about half of the time. */
-const beside = ['models', 'screens', 'planner', 'deviation', 'bench'];
+/** Files that run beside the rest, on a demo of their own: about half of the time, and away from the sixty units. */
+const beside = ['models', 'screens', 'planner', 'deviation', 'bench', 'keyboardPath'];
 /** Files that take the database server away: alone. */
 const alone = ['faults'];
 const secondDemo = 'plucky_demo_2';
