@@ -1,3 +1,4 @@
+import { freshSheet } from '@/core/bench/freshSheet';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { SheetState } from '@/core/bench/entities';
@@ -123,24 +124,12 @@ function replanRow(model: Model): string {
 }
 
 const stateAfter = (done: readonly SheetStep[], all: readonly SheetStep[], targets: readonly string[]): SheetState => ({
+  ...freshSheet,
   kind: 'teardown',
   targets,
   findings: [],
   stepIds: all.map(({ id }) => id),
   doneStepIds: done.map(({ id }) => id),
-  partTroubles: [],
-  screwTroubles: [],
-  resistances: [],
-  keeping: 'tray',
-  kept: [],
-  barred: [],
-  again: [],
-  skipped: [],
-  torques: [],
-  reused: [],
-  heatLockedUntil: null,
-  isHalted: false,
-  isClosed: false,
 });
 
 /** What the best order saves of each shipped model, everything out. */

@@ -1,6 +1,7 @@
 import { accept, refuse } from '@/core/shared/outcome';
 import type { Effects } from './effect';
 import type { SheetState } from './entities';
+import { freshSheet } from './freshSheet';
 import { handOn, openSheet } from './openSheet';
 import { keptOf } from './replanSheet';
 import { sheetKindAt, sheetOf } from './sheetOf';
@@ -28,25 +29,14 @@ export const sheetEffects: Effects<
     const planned = sheetOf(model.value, unit, { kind, targets, findings, keeping });
     if (!planned.ok) return planned;
     const sheet: SheetState = {
+      ...freshSheet,
       kind,
       targets,
       findings,
       stepIds: planned.value.steps.map(({ id }) => id),
-      doneStepIds: [],
-      partTroubles: [],
-      screwTroubles: [],
-      resistances: [],
       keeping,
-      kept: [],
-      barred: [],
-      again: [],
-      skipped: [],
-      torques: [],
-      reused: [],
-      heatLockedUntil: null,
       // A cell that was seen to be swollen stops the work before it begins.
       isHalted: findings.includes('swelling'),
-      isClosed: false,
     };
     return accept([unitChange(unit, { ...unit, sheet, timer: null })]);
   },

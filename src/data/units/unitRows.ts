@@ -1,19 +1,6 @@
 import type { Unit } from '@/core/bench/entities';
+import { freshSheet } from '@/core/bench/freshSheet';
 import type { UnitRow } from '@/data/rows';
-
-/** What older sheets had not yet. */
-const olderSheet = {
-  resistances: [],
-  keeping: 'tray',
-  kept: [],
-  barred: [],
-  again: [],
-  skipped: [],
-  torques: [],
-  reused: [],
-  heatLockedUntil: null,
-  isHalted: false,
-} as const;
 
 export function toUnit(row: UnitRow): Unit {
   return {
@@ -35,7 +22,8 @@ export function toUnit(row: UnitRow): Unit {
     apartPlace: row.apart_place,
     isWiped: row.is_wiped === 1,
     isOwnershipSettled: row.is_ownership_settled === 1,
-    sheet: row.sheet && { ...olderSheet, ...row.sheet },
+    // A sheet from before something was kept of it has none of that.
+    sheet: row.sheet && { ...freshSheet, ...row.sheet },
     timer: row.timer,
     assigned: row.assigned,
     fitted: row.fitted,

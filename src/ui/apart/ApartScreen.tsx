@@ -18,8 +18,9 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { PhotoStrip } from '@/ui/photos/PhotoStrip';
 import { TakePhoto } from '@/ui/photos/TakePhoto';
-import { startCount } from '@/ui/words/amounts';
+import { capital, startCount } from '@/ui/words/amounts';
 import { ReportLost } from './ReportLost';
+import { SafetySteps } from './SafetySteps';
 import { apartNames, letGoNames } from '@/ui/words/names';
 
 /** What is kept apart, what must be done with it, and by whose word it may leave. */
@@ -129,29 +130,8 @@ function OneApart({
   return (
     <SidePanel>
       <Section title={`${unit.tag}: first`} note={`${done.length} of ${steps.length}`}>
-        <Box as="ol" display="grid" gap="8px" pt="10px">
-          {steps.map((step, at) => (
-            <li key={step}>
-              <KeyButton
-                keyName={String(at + 1)}
-                label={step}
-                look={done.includes(at) ? 'outline' : 'quiet'}
-                w="100%"
-                h="auto"
-                py="10px"
-                whiteSpace="normal"
-                textAlign="start"
-                justifyContent="flex-start"
-                aria-pressed={done.includes(at)}
-                onPress={() =>
-                  setDone((before) => (before.includes(at) ? before.filter((one) => one !== at) : [...before, at]))
-                }
-              >
-                {done.includes(at) ? '✓ ' : ''}
-                {step}
-              </KeyButton>
-            </li>
-          ))}
+        <Box pt="10px">
+          <SafetySteps steps={steps} done={done} onDone={setDone} />
         </Box>
       </Section>
       <Caution tone={unit.apartPlace === 'hazard' ? 'danger' : 'waiting'} what="Before anything else.">
@@ -179,5 +159,3 @@ function OneApart({
     </SidePanel>
   );
 }
-
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;

@@ -5,6 +5,7 @@ import { apartRules } from '@/core/bench/apart';
 import type { Unit } from '@/core/bench/entities';
 import type { Person } from '@/core/people/roles';
 import { Button } from '@/ui/base/Button';
+import { SafetySteps } from '@/ui/apart/SafetySteps';
 import { Caution } from '@/ui/base/Caution';
 import { Input } from '@/ui/base/Input';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -23,8 +24,6 @@ export function HazardPanel({ unit, person, leads, onCleared, onSetApart }: Haza
   const { steps, note } = apartRules.hazard;
   const [done, setDone] = useState<readonly number[]>([]);
   const isReady = steps.every((_, at) => done.includes(at));
-  const toggle = (at: number) =>
-    setDone((before) => (before.includes(at) ? before.filter((one) => one !== at) : [...before, at]));
   return (
     <Box as="main" p="20px 26px" overflowY="auto" minW="0" tabIndex={0}>
       <Box as="h1" textStyle="instruction" aria-live="assertive">
@@ -34,26 +33,8 @@ export function HazardPanel({ unit, person, leads, onCleared, onSetApart }: Haza
         Nothing of this sheet goes on until it is safe and an authorised person says so.
       </Box>
       <Caution what="It can burn.">{note}</Caution>
-      <Box display="grid" gap="8px" my="18px" maxW="720px">
-        {steps.map((step, at) => (
-          <KeyButton
-            key={step}
-            keyName={String(at + 1)}
-            label={step}
-            look={done.includes(at) ? 'outline' : 'quiet'}
-            size="bench"
-            h="auto"
-            py="12px"
-            whiteSpace="normal"
-            textAlign="start"
-            justifyContent="flex-start"
-            aria-pressed={done.includes(at)}
-            onPress={() => toggle(at)}
-          >
-            {done.includes(at) ? '✓ ' : ''}
-            {step}
-          </KeyButton>
-        ))}
+      <Box my="18px" maxW="720px">
+        <SafetySteps steps={steps} done={done} onDone={setDone} size="bench" />
       </Box>
       <Box display="grid" gap="12px" maxW="720px">
         {person.role === 'lead' ? (

@@ -8,7 +8,7 @@ import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { Meanwhile } from '@/services/bench/readMeanwhile';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayClock } from '@/ui/words/amounts';
+import { capital, sayClock } from '@/ui/words/amounts';
 import { sayFixture, secondsLeft } from '../timers/timeLeft';
 import { HeatPanel } from './LaterPanels';
 import { useSecond } from '../timers/useSecond';
@@ -79,5 +79,3 @@ export function WaitView({ step, timer, meanwhile, onTake, model, operation, out
     </Box>
   );
 }
-
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;

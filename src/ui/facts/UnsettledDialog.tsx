@@ -9,6 +9,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { useRefresher } from '@/ui/live/useRefresher';
+import { capital } from '@/ui/words/amounts';
 import { eventNames } from '@/ui/words/names';
 import { sayRefusal } from '@/ui/words/sentences';
 import { useSettle } from './ShopProvider';
@@ -95,5 +96,3 @@ const detailOf = ({ payload }: BenchEvent): string =>
     .filter((value) => typeof value === 'string' && !/^[0-9a-f-]{36}$/.test(value))
     .join(', ')
     .replaceAll('-', ' ');
-
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;

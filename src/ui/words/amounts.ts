@@ -46,3 +46,5 @@ export const sayLimit = ({ mm, degrees }: { readonly mm?: number; readonly degre
 /** Up to two steps by name, more by number. */
 export const saySteps = (titles: readonly string[]): string =>
   titles.length <= 2 ? sayList(titles.map((title) => `“${title}”`)) : `${titles.length} steps`;
+
+export const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
