@@ -7,6 +7,8 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
   devIndicators: false,
   serverExternalPackages: ['mariadb', 'knex', '@node-rs/argon2', 'pdfkit', 'bwip-js'],
+  // Components draw again only when what they show has changed: styles are worked out at run time, which is not free.
+  reactCompiler: true,
   turbopack: {},
   // The DTO table looks classes up by value, never by name, but error messages of class-validator name them.
   experimental: { serverMinification: false },

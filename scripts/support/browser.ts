@@ -76,7 +76,7 @@ export async function settled(page: Page): Promise<void> {
       document.querySelector('[data-waiting]')?.getAttribute('data-waiting') === '0',
     { timeout: 30_000, polling: 50 },
   );
-  await new Promise((done) => setTimeout(done, 350));
+  await new Promise((done) => setTimeout(done, 150));
 }
 
 export async function switchTheme(page: Page, theme: 'light' | 'dark'): Promise<void> {

@@ -60,7 +60,7 @@ export const pause = (ms: number): Promise<void> => new Promise((done) => setTim
 export async function press(page: Page, ...keys: string[]): Promise<void> {
   for (const key of keys) {
     await page.keyboard.press((key === 'space' ? ' ' : key) as KeyInput);
-    await pause(70);
+    await pause(45);
   }
 }
 

@@ -8,8 +8,8 @@ import type { StepClock } from './useStepClock';
 
 /** Asked by nobody: this step takes longer than nine of ten do. Work, a break, or does it resist? */
 export function PastUsual({ clock, canResist }: { readonly clock: StepClock; readonly canResist: boolean }) {
-  useSecond();
-  if (clock.isWork || clock.isAway || clock.seconds() <= clock.usualSeconds) return null;
+  const seconds = clock.secondsAt(useSecond() * 1000);
+  if (clock.isWork || clock.isAway || seconds <= clock.usualSeconds) return null;
   return (
     <Box mb="8px">
       <Caution tone="waiting" what={`Past ${sayClock(clock.usualSeconds)}, which nine of ten stay under.`}>

@@ -58,7 +58,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const spent = () =>
     state.resistances
       .filter(({ stepId }) => stepId === step.id)
-      .reduce((left, { seconds }) => Math.max(0, left - seconds), clock.seconds());
+      .reduce((left, { seconds }) => Math.max(0, left - seconds), clock.secondsAt(Date.now()));
   const want = (parts: readonly string[]) =>
     replanning.replan({ because: 'wanted', targets: [...state.targets.filter((id) => had.has(id)), ...parts] });
   const wanted = sayList(state.targets.map((id) => getModelPart(model, id).name));

@@ -7,8 +7,7 @@ import type { StepClock as Clock } from './useStepClock';
 
 /** How long this step takes so far, beside how long it usually takes; it turns red past the usual. */
 export function StepClock({ clock, usual }: { readonly clock: Clock; readonly usual: Minutes }) {
-  useSecond();
-  const seconds = clock.seconds();
+  const seconds = clock.secondsAt(useSecond() * 1000);
   return (
     <Box as="span" color={seconds > clock.usualSeconds ? 'danger' : undefined}>
       <Box as="strong" textStyle="figure">

@@ -7,7 +7,8 @@ import { allWasBreak, look, recordOf, toggleBreak, workedMs } from './stepTime';
 import { changeStepTime, stepTimeOf, watchStepTimes } from './stepTimes';
 
 export interface StepClock {
-  readonly seconds: () => number;
+  /** Seconds of work until a moment. */
+  readonly secondsAt: (ms: number) => number;
   /** What is recorded when the step is done. */
   readonly record: () => ReturnType<typeof recordOf>;
   readonly isAway: boolean;
@@ -28,11 +29,14 @@ export function useStepClock(unitId: string, step: SheetStep, timer: Timer | nul
     () => null,
   );
   // While it waits on a fixture nobody works on it.
-  const now = () => Math.min(Date.now(), timer ? Date.parse(timer.beganAt) : Number.POSITIVE_INFINITY);
+  const until = (ms: number) => Math.min(ms, timer ? Date.parse(timer.beganAt) : Number.POSITIVE_INFINITY);
   const usualSeconds = triangleQuantile(step.minutes, 0.9) * 60;
   return {
-    seconds: () => (time ? Math.round(workedMs(time, now()) / 100) / 10 : 0),
-    record: () => (time ? recordOf(timer ? time : look(time, now()), now(), usualSeconds * 1000) : { seconds: 0 }),
+    secondsAt: (ms) => (time ? Math.max(0, Math.round(workedMs(time, until(ms)) / 100) / 10) : 0),
+    record: () => {
+      const now = until(Date.now());
+      return time ? recordOf(timer ? time : look(time, now), now, usualSeconds * 1000) : { seconds: 0 };
+    },
     isAway: time !== null && time.awaySinceMs !== null,
     toggleBreak: () => changeStepTime(unitId, toggleBreak),
     sayWork: () => changeStepTime(unitId, (before) => ({ ...before, isWork: true })),

@@ -15,6 +15,8 @@ const UnsettledDialog = dynamic(() => import('./UnsettledDialog').then((module) 
 
 /** What the shop has to say: a fact that was refused, or facts that wait for the server. */
 export function NoticeBar() {
+  // The store changes inside: only its version tells, which the compiler cannot know.
+  'use no memo';
   const store = useShopStore();
   useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
   const { notice, queueState, unsettled } = store;

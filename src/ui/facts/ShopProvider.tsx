@@ -83,10 +83,11 @@ export interface Shop {
 
 /** The things of a screen, with what was done here laid over them, and a way to make facts about them. */
 export function useShop(seeds: Seeds): Shop {
+  // The store changes inside: only its version tells, which the compiler cannot know.
+  'use no memo';
   const store = useShopStore();
   const snapshot = useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
   return useMemo(() => {
-    // The snapshot is what tells that the store's answers may differ.
     void snapshot;
     const laidOver = <K extends 'unit' | 'part'>(kind: K, served: readonly Entities[K][]): readonly Entities[K][] => [
       ...served.flatMap((entity) => store.merged(kind, entity) ?? []),
