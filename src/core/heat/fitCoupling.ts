@@ -7,6 +7,12 @@ export interface ProbeReading {
   readonly celsius: number;
 }
 
+/** The heater went on or off; it is on from the start unless a switch at 0 says otherwise. */
+export interface HeaterSwitch {
+  readonly seconds: number;
+  readonly isOn: boolean;
+}
+
 export interface CouplingFit {
   readonly heater: Heater;
   /** Root of the mean square of what is left, K. */
@@ -26,6 +32,7 @@ const golden = (Math.sqrt(5) - 1) / 2;
  * layer runs closest to the readings, by least squares.
  *
  * @param readings  in any order; with fewer than two nothing is fitted
+ * @param switches  in order of time, when the heater went off and on again meanwhile
  * @returns null when there is nothing to fit
  * Source: least squares over one coefficient on a grid in its logarithm, then golden section
  */
@@ -34,12 +41,13 @@ export function fitCoupling(
   heater: Heater,
   readings: readonly ProbeReading[],
   start: Temperatures = atRest(stack),
+  switches: readonly HeaterSwitch[] = [],
 ): CouplingFit | null {
   const sorted = [...readings]
     .filter(({ seconds, celsius }) => seconds > 0 && Number.isFinite(celsius))
     .sort((a, b) => a.seconds - b.seconds);
   if (sorted.length < 2) return null;
-  const run = (coupling: number) => follow(stack, { ...heater, coupling }, sorted, start);
+  const run = (coupling: number) => follow(stack, { ...heater, coupling }, sorted, start, switches);
   const errorAt = (log: number) => run(Math.exp(log)).squares;
   const [low, high] = [Math.log(heater.coupling / spread), Math.log(heater.coupling * spread)];
   const width = (high - low) / (gridPoints - 1);
@@ -57,21 +65,55 @@ export function fitCoupling(
   return { heater: { ...heater, coupling }, rmsKelvin: Math.sqrt(squares / sorted.length), now };
 }
 
-function follow(stack: HeatStack, heater: Heater, sorted: readonly ProbeReading[], start: Temperatures) {
+function follow(
+  stack: HeatStack,
+  heater: Heater,
+  sorted: readonly ProbeReading[],
+  start: Temperatures,
+  switches: readonly HeaterSwitch[],
+) {
+  const advance = advancer(stack, heater);
   let now = start;
-  let at = 0;
   let squares = 0;
-  // Readings come evenly as a rule: the matrix of the same stretch is made once.
-  const steps = new Map<number, (from: Temperatures) => Temperatures>();
-  for (const { seconds, celsius } of sorted) {
-    const stretch = Math.round((seconds - at) * 1000) / 1000;
-    if (stretch > 0) {
-      const step = steps.get(stretch) ?? networkStep(stack, heater, stretch);
-      steps.set(stretch, step);
-      now = step(now);
-    }
+  let [at, isOn, next] = [0, true, 0];
+  const goTo = (seconds: number) => {
+    now = advance(now, isOn, seconds - at);
     at = seconds;
+  };
+  for (const { seconds, celsius } of sorted) {
+    for (let turn = switches[next]; turn && turn.seconds <= seconds; turn = switches[(next += 1)]) {
+      goTo(Math.max(at, turn.seconds));
+      ({ isOn } = turn);
+    }
+    goTo(seconds);
     squares += ((now[0] as number) - celsius) ** 2;
   }
   return { now, squares };
+}
+
+/** Steps of any length, with the heater on or off. Readings come evenly as a rule: a matrix is made once. */
+function advancer(stack: HeatStack, heater: Heater) {
+  const steps = new Map<number, (from: Temperatures) => Temperatures>();
+  return (from: Temperatures, isOn: boolean, seconds: number): Temperatures => {
+    const stretch = Math.round(seconds * 1000) / 1000;
+    if (stretch <= 0) return from;
+    const key = isOn ? stretch : -stretch;
+    const step = steps.get(key) ?? networkStep(stack, isOn ? heater : null, stretch);
+    steps.set(key, step);
+    return step(from);
+  };
+}
+
+/**
+ * Temperatures after a while of a heater that went on and off.
+ *
+ * @param seconds  since it first came on
+ */
+export function temperaturesAt(
+  stack: HeatStack,
+  heater: Heater,
+  switches: readonly HeaterSwitch[],
+  seconds: number,
+): Temperatures {
+  return follow(stack, heater, [{ seconds, celsius: 0 }], atRest(stack), switches).now;
 }

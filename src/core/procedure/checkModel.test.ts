@@ -139,6 +139,18 @@ const tripping: Readonly<Record<RuleId, Model>> = {
     [cell({ heatLimitCelsius: 60 })],
     [op('a', { heat: { source: 'hot plate', celsius: 80 } }), op('b', { frees: ['cell'] })],
   ),
+  'heat-layers': smallModel([
+    op('a', {
+      heat: {
+        source: 'dryer',
+        celsius: 60,
+        layers: [
+          { material: 'cell', mm: 3 },
+          { material: 'adhesive', mm: 0.2 },
+        ],
+      },
+    }),
+  ]),
   'solvent-heat': smallModel([
     op('a', { solvent: { name: 'Softener', ventilateMinutes: 5 } }),
     op('b', { heat: { source: 'dryer', celsius: 60 } }),

@@ -1,5 +1,5 @@
 import type { Point } from './faces';
-import type { ArcReason, CueKind, DeviceTest, Finding, Hand, HeatSource, Motion } from './vocabulary';
+import type { ArcReason, CueKind, DeviceTest, Finding, Hand, HeatMaterial, HeatSource, Motion } from './vocabulary';
 
 export interface Arc {
   /** One of these must be done first; several arcs must all be satisfied. */
@@ -97,6 +97,16 @@ export interface Rung {
   readonly mostMinutes: number;
 }
 
+/** How warm the surface gets, and what lies below it. */
+export interface Heat {
+  readonly source: HeatSource;
+  readonly celsius: number;
+  /** At which the adhesive gives. */
+  readonly softCelsius?: number;
+  /** From the outside in, with one layer of adhesive; the cell, where there is one, is the innermost. */
+  readonly layers?: readonly { readonly material: HeatMaterial; readonly mm: number }[];
+}
+
 export interface Operation {
   readonly id: string;
   /** Verb and thing, as it stands large at the bench. */
@@ -144,7 +154,7 @@ export interface Operation {
     readonly because: string;
     readonly until?: string;
   };
-  readonly heat?: { readonly source: HeatSource; readonly celsius: number };
+  readonly heat?: Heat;
   readonly solvent?: { readonly name: string; readonly ventilateMinutes: number };
   readonly cautions: readonly Caution[];
   readonly cues?: readonly { readonly kind: CueKind; readonly says: string; readonly needs?: string }[];

@@ -117,5 +117,20 @@ export type CueKind = (typeof cueKinds)[number];
 export const heatSources = ['hot plate', 'hot air', 'dryer'] as const;
 export type HeatSource = (typeof heatSources)[number];
 
+/** What lies between what warms and what must not get too warm. */
+export const heatMaterials = [
+  'glass',
+  'plastic',
+  'aluminium',
+  'steel',
+  'display',
+  'adhesive',
+  'foam',
+  'air',
+  'graphite',
+  'cell',
+] as const;
+export type HeatMaterial = (typeof heatMaterials)[number];
+
 export const hands = ['left', 'right', 'both'] as const;
 export type Hand = (typeof hands)[number];

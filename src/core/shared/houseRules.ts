@@ -25,6 +25,8 @@ export interface HouseRules {
   readonly screwsIn: ScrewKeeping;
   /** Cups of the tray. */
   readonly trayCups: number;
+  /** What the air of the workshop is taken to be, for heat plans. */
+  readonly roomCelsius: number;
   /** How sound parts tend to be graded; the shares sum to 1. */
   readonly gradeMix: Readonly<Record<SaleGrade, number>>;
   /** Shares of units that are released a grade better, and a grade worse, than their parts and marks let expect. */
@@ -45,6 +47,7 @@ export const startingHouseRules: HouseRules = {
   handOverMinutes: 3,
   screwsIn: 'tray',
   trayCups: 24,
+  roomCelsius: 22,
   gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },
   saleGradeShift: { better: 0.15, worse: 0.25 },
   monthlyLoss: 0.04,

@@ -1,12 +1,13 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
-import { fitCoupling } from '@/core/heat/fitCoupling';
+import { fitCoupling, type HeaterSwitch } from '@/core/heat/fitCoupling';
 import { heatPlan, soakPeak, soakStep } from '@/core/heat/heatPlan';
 import { heatQuestion } from '@/core/heat/stackOf';
 import { networkStep } from '@/core/heat/thermalNetwork';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
+import { startingHouseRules } from '@/core/shared/houseRules';
 import { Caution } from '@/ui/base/Caution';
 import { Section } from '@/ui/base/Section';
 import { beep } from '@/ui/base/beep';
@@ -15,9 +16,9 @@ import { sayClock } from '@/ui/words/amounts';
 import { SimulatedProbe } from '../devices/SimulatedProbe';
 import { useProbe } from '../devices/useProbe';
 import { HeatChart } from './HeatChart';
+import { HeatStretches } from './HeatStretches';
 import { sayPlan } from './heatWords';
 
-const roomCelsius = 22;
 /** A fit from fewer readings swings too much to be told. */
 const fewestReadings = 5;
 /** It is said so many seconds before the cell would be on its way past its limit. */
@@ -37,23 +38,30 @@ interface HeatPanelProps {
 export function HeatPanel({ model, operation, outParts, beganAt, isTimed }: HeatPanelProps) {
   const out = outParts.join(' ');
   const question = useMemo(
-    () => heatQuestion(model, operation, roomCelsius, out === '' ? [] : out.split(' ')),
+    () => heatQuestion(model, operation, startingHouseRules.roomCelsius, out === '' ? [] : out.split(' ')),
     [model, operation, out],
   );
   const plan = useMemo(() => question && heatPlan(question.stack, question.heater, question.goal), [question]);
   const [byHand, setByHand] = useState<number | null>(null);
+  const [switches, setSwitches] = useState<readonly HeaterSwitch[]>([]);
   const sinceMs = beganAt === null ? byHand : Date.parse(beganAt);
+  const isOn = sinceMs !== null && (switches.at(-1)?.isOn ?? true);
+  const turn = () => {
+    const now = Date.now();
+    if (sinceMs === null) setByHand(now);
+    else setSwitches((before) => [...before, { seconds: (now - sinceMs) / 1000, isOn: !isOn }]);
+  };
   const { readings, broken } = useProbe(sinceMs);
   const live = useMemo(() => {
     if (!question || readings.length < fewestReadings) return null;
     const { stack, heater, goal } = question;
-    const fit = fitCoupling(stack, heater, readings);
+    const fit = fitCoupling(stack, heater, readings, undefined, switches);
     if (!fit) return null;
     const rest = heatPlan(stack, fit.heater, goal, fit.now);
-    const soon = networkStep(stack, fit.heater, warnSeconds)(fit.now);
+    const soon = networkStep(stack, isOn ? fit.heater : null, warnSeconds)(fit.now);
     const peak = soakPeak(soon, networkStep(stack, null, soakStep), stack.cell);
     return { fit, rest, isClose: peak > goal.limitCelsius - goal.marginKelvin };
-  }, [question, readings]);
+  }, [question, readings, switches, isOn]);
   const isClose = live?.isClose ?? false;
   useEffect(() => {
     if (isClose) beep('wrong');
@@ -89,10 +97,24 @@ export function HeatPanel({ model, operation, outParts, beganAt, isTimed }: Heat
           </Caution>
         )}
         <HeatChart question={question} plan={plan} readings={readings} />
-        {sinceMs === null && !isTimed && (
-          <KeyButton keyName="v" label="The heater is on" size="small" onPress={() => setByHand(Date.now())} />
+        <HeatStretches model={model} operation={operation} question={question} />
+        {!question.isOwnStack && (
+          <Box textStyle="note" color="inkMuted">
+            The model does not say what lies below: common layers are taken.
+          </Box>
         )}
-        {sinceMs !== null && <SimulatedProbe question={question} sinceMs={sinceMs} />}
+        {(sinceMs !== null || !isTimed) && (
+          <Box>
+            <KeyButton
+              keyName="v"
+              label={isOn ? 'The heater is off now' : 'The heater is on now'}
+              size="small"
+              aria-pressed={isOn}
+              onPress={turn}
+            />
+          </Box>
+        )}
+        {sinceMs !== null && <SimulatedProbe question={question} sinceMs={sinceMs} switches={switches} />}
       </Box>
     </Section>
   );

@@ -1,4 +1,4 @@
-import type { HeatGoal, HeatPlan } from '@/core/heat/heatPlan';
+import type { HeatGoal, HeatPlan, SegmentPlan } from '@/core/heat/heatPlan';
 import { sayClock } from '@/ui/words/amounts';
 
 /** On and off, in turns: “on 2:40, off 0:20, on 0:35”. */
@@ -14,4 +14,15 @@ export function sayPlan(plan: HeatPlan, goal: HeatGoal): string {
     return `By the estimate it comes to ${Math.round(plan.bestAdhesiveCelsius)} °C and not to ${goal.fromCelsius} °C with the cell below ${goal.limitCelsius} °C: softener, or leave it.`;
   if (plan.phases.length === 0) return 'It is soft already.';
   return `Heat ${sayPhases(plan)}: soft at ${goal.fromCelsius} °C after ${sayClock(plan.readySeconds)}, for about ${sayClock(plan.softSeconds)}. The cell comes to ${Math.round(plan.peakCellCelsius)} °C, ${Math.round(margin)} K below its limit.`;
+}
+
+/** How a stretch of the seam goes, after its name: “on 1:20, soft for 0:25: warm it again once”. */
+export function sayStretch({ plan, segment, warmsAgain, cellMarginKelvin }: SegmentPlan): string {
+  if (!plan.isReached) return 'does not get soft like this';
+  const again = Math.ceil(segment.workSeconds / Math.max(1, plan.softSeconds)) - 1;
+  return [
+    plan.phases.length === 0 ? 'soft already' : sayPhases(plan),
+    `cut ${sayClock(segment.workSeconds)}${warmsAgain ? `, warmed again ${again === 1 ? 'once' : `${again} times`}` : ''}`,
+    `cell ${Math.round(cellMarginKelvin)} K below`,
+  ].join('; ');
 }

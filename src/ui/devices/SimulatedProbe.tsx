@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { atRest, networkStep } from '@/core/heat/thermalNetwork';
+import { temperaturesAt, type HeaterSwitch } from '@/core/heat/fitCoupling';
 import type { HeatQuestion } from '@/core/heat/stackOf';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { deviceChannel } from './deviceChannel';
@@ -11,7 +11,15 @@ const kinds = { good: 0.8, hotter: 1.9, broken: 1 } as const;
 type Kind = keyof typeof kinds;
 
 /** A surface probe that is not there: it posts a reading a second, as a real one would. */
-export function SimulatedProbe({ question, sinceMs }: { readonly question: HeatQuestion; readonly sinceMs: number }) {
+export function SimulatedProbe({
+  question,
+  sinceMs,
+  switches,
+}: {
+  readonly question: HeatQuestion;
+  readonly sinceMs: number;
+  readonly switches: readonly HeaterSwitch[];
+}) {
   const [kind, setKind] = useState<Kind | null>(null);
   useEffect(() => {
     if (kind === null) return;
@@ -21,7 +29,7 @@ export function SimulatedProbe({ question, sinceMs }: { readonly question: HeatQ
     const timer = setInterval(() => {
       const now = Date.now();
       const seconds = Math.max(0.1, (now - sinceMs) / 1000);
-      const [surface = Number.NaN] = networkStep(stack, real, seconds)(atRest(stack));
+      const [surface = Number.NaN] = temperaturesAt(stack, real, switches, seconds);
       const celsius = kind === 'broken' ? 850 : Math.round((surface + Math.sin(now) * 0.2) * 10) / 10;
       channel.postMessage({ device: 'surface-probe', celsius, at: new Date(now).toISOString() });
     }, 1000);
@@ -29,7 +37,7 @@ export function SimulatedProbe({ question, sinceMs }: { readonly question: HeatQ
       clearInterval(timer);
       channel.close();
     };
-  }, [kind, question, sinceMs]);
+  }, [kind, question, sinceMs, switches]);
   const choose = (wanted: Kind) => () => setKind((before) => (before === wanted ? null : wanted));
   return (
     <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" textStyle="note" color="inkMuted">

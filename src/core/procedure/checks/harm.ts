@@ -16,6 +16,7 @@ export function checkHarm(model: Model, views: readonly View[]): readonly ModelP
   const untils = untilOf(views);
   return [
     ...sharedCups(model),
+    ...heatLayers(model),
     ...views.flatMap((view) => [...tooHot(model, view), ...solventBeforeHeat(model, view)]),
     ...model.operations.flatMap((operation, index) => {
       const face = faces.get(operation.face);
@@ -80,6 +81,25 @@ function tooHot(model: Model, view: View): ModelProblem[] {
         fix: [{ path, value: cell.heatLimitCelsius }],
       }),
     ];
+  });
+}
+
+/** The heat plan needs to know what is to soften and what must stay cool. */
+function heatLayers(model: Model): ModelProblem[] {
+  return model.operations.flatMap(({ heat }, at) => {
+    const materials = heat?.layers?.map(({ material }) => material);
+    if (!materials) return [];
+    const isRight =
+      materials.filter((material) => material === 'adhesive').length === 1 && !materials.slice(0, -1).includes('cell');
+    return isRight
+      ? []
+      : [
+          problem(model, 'heat-layers', {
+            path: ['operations', at, 'heat', 'layers'],
+            says: `The layers are ${materials.join(', ') || 'none'}.`,
+            mend: 'Write them from the outside in, with one adhesive; a cell comes last.',
+          }),
+        ];
   });
 }
 

@@ -41,6 +41,7 @@ export const rules = {
   // harm
   'shared-cup': { severity: 'error', finds: 'screws in one cup of which one harms the other’s hole' },
   'too-hot': { severity: 'error', finds: 'heat past the limit of a cell that is still in' },
+  'heat-layers': { severity: 'error', finds: 'layers below the heat without one adhesive, or a cell not innermost' },
   'solvent-heat': { severity: 'error', finds: 'solvent before heat without airing' },
   'keep-out': { severity: 'error', finds: 'a tool in a zone where none may go' },
   'metal-unprotected': { severity: 'warning', finds: 'metal outside a protected zone' },
