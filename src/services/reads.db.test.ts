@@ -4,6 +4,7 @@ import { latestFacts } from '@/data/events/latestFacts';
 import { passedKnots } from '@/data/flow/passedKnots';
 import { loadDemo } from '../../scripts/demo/loadDemo';
 import { scratchDatabase, type Scratch } from '../../tests/support/scratch';
+import { timedSteps } from '@/data/yields/timedSteps';
 import { readBench } from './bench/readBench';
 import { readSheets } from './bench/readSheets';
 import { readDock } from './dock/readDock';
@@ -138,6 +139,29 @@ describe('what the screens read', () => {
       expect(related).toBe(true);
     }
     expect(await readBench(scratch.db, 'U-9999', new Date())).toBeUndefined();
+  });
+
+  test('Bench: the times of a step are the latest forty that stand, however they are read', async () => {
+    const rows = (await scratch.db('events').where({ type: 'step-done' }).orderBy('position', 'desc')) as {
+      id: string;
+      model_id: string;
+      payload: string | { stepId: string; seconds: number; isCensored?: boolean };
+    }[];
+    const undone = new Set((await scratch.db('events').whereNotNull('undoes').pluck('undoes')) as string[]);
+    const modelId = rows[0]?.model_id as string;
+    const wanted: Record<string, { seconds: number; isCensored: boolean }[]> = {};
+    for (const { id, model_id: model, payload } of rows) {
+      if (model !== modelId || undone.has(id)) continue;
+      const { stepId, seconds, isCensored } = typeof payload === 'string' ? JSON.parse(payload) : payload;
+      const times = (wanted[stepId.split('~')[0]] ??= []);
+      if (times.length < 40 && seconds > 0) times.push({ seconds, isCensored: isCensored === true });
+    }
+    const sorted = (times: Readonly<Record<string, readonly { seconds: number }[]>>) =>
+      Object.entries(times)
+        .map(([step, spans]) => [step, [...spans].sort((a, b) => a.seconds - b.seconds)] as const)
+        .sort(([a], [b]) => a.localeCompare(b));
+    expect(Object.keys(wanted).length).toBeGreaterThan(5);
+    expect(sorted(await timedSteps(scratch.db, modelId))).toEqual(sorted(wanted));
   });
 
   test('Shelf: every part that waits has a bin, pages follow one another, and words narrow', async () => {

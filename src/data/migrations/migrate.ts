@@ -59,6 +59,7 @@ const migrations: readonly Migration[] = [
   { name: '026_unit_photos', up: (db) => tables.unitPhotos(db.schema) },
   { name: '027_unit_timer', up: (db) => tables.unitTimer(db.schema) },
   { name: '028_rehearsals', up: (db) => tables.rehearsals(db.schema) },
+  { name: '029_events_of_models', up: (db) => tables.eventsOfModels(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

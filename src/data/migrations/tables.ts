@@ -270,3 +270,9 @@ export const lostSerials = (schema: Knex.SchemaBuilder) =>
     table.string('reported_by', 60).notNullable();
     table.specificType('reported_at', 'datetime(3)').notNullable();
   });
+
+/** What is learned of a model comes from its own facts. */
+export const eventsOfModels = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('events', (table) => {
+    table.index(['model_id', 'type', 'position']);
+  });

@@ -8,6 +8,7 @@ import { findModel } from '@/data/models/modelRepository';
 import { listPeople } from '@/data/people/peopleRepository';
 import { partsOfUnit } from '@/data/parts/partRepository';
 import { findUnit } from '@/data/units/unitRepository';
+import { timedSteps, type TimedSteps } from '@/data/yields/timedSteps';
 
 export interface BenchView {
   readonly unit: Unit;
@@ -17,18 +18,21 @@ export interface BenchView {
   readonly leads: readonly Pick<Person, 'id' | 'name'>[];
   /** What its parts are worth today and how they come out. */
   readonly ground: PlanGround;
+  /** How long its steps took on other units. */
+  readonly timed: TimedSteps;
 }
 
 /** A unit on the bench with its model and the parts that came out of it or are to go in. */
 export async function readBench(db: Knex, tag: string, now: Date): Promise<BenchView | undefined> {
   const unit = await findUnit(db, { tag });
   if (!unit?.modelId || unit.modelVersion === null) return undefined;
-  const [model, parts, ground, people] = await Promise.all([
+  const [model, parts, ground, people, timed] = await Promise.all([
     findModel(db, unit.modelId, unit.modelVersion),
     partsOfUnit(db, unit.id),
     planGround(db, unit.modelId, now),
     listPeople(db),
+    timedSteps(db, unit.modelId),
   ]);
   const leads = people.filter(({ role }) => role === 'lead').map(({ id, name }) => ({ id, name }));
-  return model && { unit, model, parts, ground, leads };
+  return model && { unit, model, parts, ground, leads, timed };
 }

@@ -26,7 +26,17 @@ export function BenchScreen({
   const { model } = view;
   const kind = sheetKindAt(unit.stage);
   const sheet = useMemo(() => (unit.sheet ? sheetOf(model, unit, unit.sheet) : null), [model, unit]);
-  const bench = { unit, model, shop, parts: view.parts, person, ground: view.ground, leads: view.leads, meanwhile };
+  const bench = {
+    unit,
+    model,
+    shop,
+    parts: view.parts,
+    person,
+    ground: view.ground,
+    leads: view.leads,
+    timed: view.timed,
+    meanwhile,
+  };
 
   if (kind && unit.sheet && !unit.sheet.isClosed && sheet?.ok)
     return <RunSheetView {...bench} state={unit.sheet} sheet={sheet.value} />;

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import type { SheetState } from '@/core/bench/entities';
 import { nextStep, partsToTag } from '@/core/bench/sheetOf';
 import { getModelPart } from '@/core/procedure/model';
+import type { Span } from '@/core/statistics/productLimit';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { secondsLeft } from '@/ui/timers/timeLeft';
@@ -29,6 +30,8 @@ import { useSheetWorth } from './useSheetWorth';
 import { useStepClock } from './useStepClock';
 import { WaitView } from './WaitView';
 
+const noTimes: readonly Span[] = [];
+
 /** The run sheet: one step at a time in the middle, the thread of all of them left, tray and freed parts right. */
 export function RunSheetView(props: BenchProps & { readonly state: SheetState; readonly sheet: RunSheet }) {
   const { unit, model, state, sheet, person } = props;
@@ -38,7 +41,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const step = nextStep(sheet.steps, state) ?? (sheet.steps.at(-1) as SheetStep);
   const operation = step.leg === 'out' ? model.operations.find(({ id }) => id === step.operationId) : undefined;
   const timer = unit.timer?.stepId === step.id ? unit.timer : null;
-  const clock = useStepClock(unit.id, step, timer);
+  const clock = useStepClock(unit.id, step, timer, props.timed[step.id.split('~')[0] as string] ?? noTimes);
   const [asks, setAsks] = useState<Asked | null>(null);
   const [faceShift, setFaceShift] = useState(0);
   const replanning = useReplan(props);

@@ -14,6 +14,7 @@ export interface BenchProps {
   readonly shop: Shop;
   readonly person: Person;
   readonly leads: BenchView['leads'];
+  readonly timed: BenchView['timed'];
   /** Other units to take up while this one waits. */
   readonly meanwhile: readonly Meanwhile[];
   /** What the model's parts are worth today, and how they and its joints have behaved. */

@@ -1,7 +1,8 @@
 'use client';
 import { useSyncExternalStore } from 'react';
-import { triangleQuantile } from '@/core/statistics/triangle';
 import type { Timer } from '@/core/bench/entities';
+import { usualSeconds as usualOf } from '@/core/bench/usualSeconds';
+import type { Span } from '@/core/statistics/productLimit';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { allWasBreak, look, recordOf, toggleBreak, workedMs } from './stepTime';
 import { changeStepTime, stepTimeOf, watchStepTimes } from './stepTimes';
@@ -22,7 +23,7 @@ export interface StepClock {
 }
 
 /** Times a step from the moment it came up, without anybody starting a clock, over reloads and breaks. */
-export function useStepClock(unitId: string, step: SheetStep, timer: Timer | null): StepClock {
+export function useStepClock(unitId: string, step: SheetStep, timer: Timer | null, timed: readonly Span[]): StepClock {
   const time = useSyncExternalStore(
     watchStepTimes,
     () => stepTimeOf(unitId, step.id),
@@ -30,7 +31,7 @@ export function useStepClock(unitId: string, step: SheetStep, timer: Timer | nul
   );
   // While it waits on a fixture nobody works on it.
   const until = (ms: number) => Math.min(ms, timer ? Date.parse(timer.beganAt) : Number.POSITIVE_INFINITY);
-  const usualSeconds = triangleQuantile(step.minutes, 0.9) * 60;
+  const usualSeconds = usualOf(step.minutes, timed);
   return {
     secondsAt: (ms) => (time ? Math.max(0, Math.round(workedMs(time, until(ms)) / 100) / 10) : 0),
     record: () => {
