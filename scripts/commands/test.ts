@@ -31,6 +31,7 @@ interface Check {
 const lanes: readonly (readonly Check[])[] = [
   [
     { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']) },
+    { name: 'types of the core', run: () => node('typescript/bin/tsc', ['--noEmit', '-p', 'src/core/tsconfig.json']) },
     { name: 'lint', run: () => node('eslint/bin/eslint.js', ['.', '--max-warnings', '0']) },
   ],
   [
@@ -40,7 +41,7 @@ const lanes: readonly (readonly Check[])[] = [
         node('dependency-cruiser/bin/dependency-cruise.mjs', ['src', 'scripts', '--config', '.dependency-cruiser.cjs']),
     },
     { name: 'types', run: () => node('typescript/bin/tsc', ['--noEmit']) },
-    { name: 'types of the core', run: () => node('typescript/bin/tsc', ['--noEmit', '-p', 'src/core/tsconfig.json']) },
+    { name: 'build', run: () => buildApplication().then(() => 0) },
   ],
 ];
 
@@ -59,7 +60,7 @@ export async function test(): Promise<void> {
         for (const { name, run } of lane) await check(tally, name, run);
       }),
     );
-    await jest(tally, 'unit');
+    await jest(tally, 'unit', ['--maxWorkers=2']);
     // Each file has a database of its own.
     await jest(tally, 'db', ['--maxWorkers=2']);
     await endToEnd(tally, home);
@@ -110,12 +111,11 @@ async function jest(
 /** Files that run beside the rest, on a demo of their own: about half of the time, and away from the sixty units. */
 const beside = ['models', 'screens', 'planner', 'deviation', 'bench', 'keyboardPath'];
 /** Files that take the database server away: alone. */
-const alone = ['faults'];
+const alone = ['outage'];
 const secondDemo = 'plucky_demo_2';
 
 /** Fresh demos on a production build, for the tests in the browser: two lanes, then what needs the server for itself. */
 async function endToEnd(tally: Tally, home: Home): Promise<void> {
-  await buildApplication();
   say('\nLoading the demo workshop for the browser …');
   for (const name of [...Object.values(databaseNames), secondDemo]) await dropDatabase(home, name);
   const demos = [databaseNames.demo, secondDemo];

@@ -1,0 +1,40 @@
+import { startDatabase, stopDatabase } from '../../scripts/support/mariadb';
+import { Bench, go, pause, press, says, settled } from '../support/e2e';
+import { testHome } from '../support/scratch';
+
+let bench: Bench;
+beforeAll(async () => {
+  bench = await Bench.open();
+});
+afterAll(() => bench.close());
+
+test('the database goes away for a while: the bench goes on, says so, and everything arrives once', async () => {
+  const home = testHome();
+  const page = await bench.signIn('Imke R.');
+  await go(page, bench.url, '/teardown');
+  await press(page, 'space');
+  await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+  await settled(page);
+  const stepsDone = () =>
+    page.$$eval('nav[aria-label="The steps of the sheet"] li[aria-current]', (now) => now[0]?.textContent ?? '');
+  const first = await stepsDone();
+  await stopDatabase(home);
+  try {
+    await press(page, 'space');
+    await pause(300);
+    await press(page, 'space');
+    await says(page, /2 facts to send.*The database does not answer\. What you entered is kept/, 15_000);
+    expect(await stepsDone()).not.toBe(first);
+  } finally {
+    await startDatabase(home, { isDurable: false });
+  }
+  await page.waitForFunction(() => document.querySelector('[data-waiting="0"]') !== null, { timeout: 20_000 });
+  await settled(page);
+  const after = await stepsDone();
+  await page.reload({ waitUntil: 'load' });
+  await settled(page);
+  expect(await stepsDone()).toBe(after);
+  // Nothing twice: two steps back is where it began.
+  await press(page, 'Escape');
+  await page.waitForFunction(() => location.pathname === '/teardown');
+}, 90_000);
