@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { keepThisPage } from '@/ui/offline/keptPages';
 
 /** Panels that only some steps need: they come when such a step is shown, not with the first load of the bench. */
 export const HeatPanel = dynamic(() => import('./HeatPanel').then((module) => module.HeatPanel), { ssr: false });
@@ -12,11 +13,8 @@ export const BenchDialogs = dynamic(() => import('./BenchDialogs').then((module)
   ssr: false,
 });
 
-/** Fetches them all once the bench stands: whoever is cut off from the server later has them still. */
-export const fetchLaterPanels = (): void =>
-  void Promise.all([
-    import('./HeatPanel'),
-    import('./TorquePanel'),
-    import('./HazardPanel'),
-    import('./BenchDialogs'),
-  ]).catch(() => undefined);
+/** Fetches them all once the bench stands, and keeps the page: whoever is cut off from the server later has them still. */
+export const readyForOutage = (): void =>
+  void Promise.all([import('./HeatPanel'), import('./TorquePanel'), import('./HazardPanel'), import('./BenchDialogs')])
+    .then(keepThisPage)
+    .catch(() => undefined);

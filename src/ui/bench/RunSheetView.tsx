@@ -17,7 +17,7 @@ import { BenchKeys } from './BenchKeys';
 import type { BenchProps } from './benchProps';
 import { BenchSide } from './BenchSide';
 import { BreakDialog } from './BreakDialog';
-import { BenchDialogs, fetchLaterPanels, HazardPanel } from './LaterPanels';
+import { BenchDialogs, HazardPanel, readyForOutage } from './LaterPanels';
 import { partsOut } from './partsOut';
 import { StepClock } from './StepClock';
 import { StepView } from './StepView';
@@ -37,7 +37,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const { unit, model, state, sheet, person } = props;
   const router = useRouter();
   useAwake();
-  useEffect(fetchLaterPanels, []);
+  useEffect(readyForOutage, [unit.tag]);
   const step = nextStep(sheet.steps, state) ?? (sheet.steps.at(-1) as SheetStep);
   const operation = step.leg === 'out' ? model.operations.find(({ id }) => id === step.operationId) : undefined;
   const timer = unit.timer?.stepId === step.id ? unit.timer : null;

@@ -19,7 +19,7 @@ export function NoticeBar() {
   'use no memo';
   const store = useShopStore();
   useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
-  const { notice, queueState, unsettled } = store;
+  const { notice, queueState, unsettled, keptAt } = store;
   const { away, waiting, isUnkept } = queueState;
   const [isLooking, setLooking] = useState(false);
   return (
@@ -41,6 +41,14 @@ export function NoticeBar() {
         <Box maxW="760px" pointerEvents="auto" boxShadow="0 2px 0 0 var(--chakra-colors-waiting)">
           <Caution tone="waiting" what={`${sayCount(waiting, 'fact')} to send.`}>
             {sayRefusal(away)}
+          </Caution>
+        </Box>
+      )}
+      {keptAt !== null && (
+        <Box maxW="760px" pointerEvents="auto">
+          <Caution tone="waiting" what="The server does not answer.">
+            This page is as it was at {new Date(keptAt).toTimeString().slice(0, 5)}, with what you did here since. Go
+            on: it is kept.
           </Caution>
         </Box>
       )}

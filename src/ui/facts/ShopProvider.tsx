@@ -5,6 +5,7 @@ import type { Entities, Parcel, Part, Unit } from '@/core/bench/entities';
 import type { EventType, Payloads } from '@/core/bench/events';
 import type { Outcome } from '@/core/shared/outcome';
 import { useRefresher } from '@/ui/live/useRefresher';
+import { pageKeptAt } from '@/ui/offline/keptPages';
 import { browserStore, postFacts } from './browserDoors';
 import { EventQueue } from './eventQueue';
 import { ShopStore, type Seeds } from './shopStore';
@@ -23,16 +24,28 @@ declare global {
 export function ShopProvider({ children }: { readonly children: ReactNode }) {
   const { news } = useRefresher();
   const [{ store, start, settle }] = useState(() => {
-    const holder: { queue?: EventQueue; unsettled?: UnsettledFacts } = {};
+    const holder: { queue?: EventQueue; unsettled?: UnsettledFacts; kept?: ReturnType<typeof browserStore> } = {};
     const made: ShopStore = new ShopStore(
       () => holder.queue as EventQueue,
       makeId,
       () => new Date(),
       news,
       (unsettled) => holder.unsettled?.add(unsettled),
+      // Only a convenience for a page without a server: a browser that keeps nothing does without.
+      (id, overlaid) => void holder.kept?.keepLaid(id, overlaid).catch(() => undefined),
     );
     const begin = () => {
       const kept = browserStore();
+      holder.kept = kept;
+      const keptAt = pageKeptAt();
+      made.setKeptAt(keptAt);
+      // A page from the server knows better than what was laid over an earlier one.
+      if (keptAt === null) void kept.dropLaid().catch(() => undefined);
+      else
+        void kept.loadLaid().then(
+          (laid) => made.recall(laid),
+          () => undefined,
+        );
       const unsettled = new UnsettledFacts(kept, () => made.setUnsettled(unsettled.all));
       holder.unsettled = unsettled;
       void unsettled.resume();

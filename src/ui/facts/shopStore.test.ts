@@ -1,23 +1,28 @@
 import { TestBench } from '../../../tests/support/bench';
 import { phone, shippedModels } from '../../../tests/support/models';
+import type { Unit } from '@/core/bench/entities';
 import type { BenchEvent } from '@/core/bench/events';
 import type { EventQueue } from './eventQueue';
-import { ShopStore } from './shopStore';
+import { ShopStore, type Overlaid } from './shopStore';
 
 function setUp() {
   const bench = new TestBench();
   bench.identified(phone);
   const queued: BenchEvent[] = [];
   let made = 0;
-  const store = new ShopStore(
-    () => ({ add: (event: BenchEvent) => queued.push(event) }) as unknown as EventQueue,
-    () => `id-${(made += 1)}`,
-    () => new Date('2026-11-25T08:00:00Z'),
-    () => undefined,
-  );
+  const make = (onLaid?: (id: string, overlaid: Overlaid | null) => void) =>
+    new ShopStore(
+      () => ({ add: (event: BenchEvent) => queued.push(event) }) as unknown as EventQueue,
+      () => `id-${(made += 1)}`,
+      () => new Date('2026-11-25T08:00:00Z'),
+      () => undefined,
+      () => undefined,
+      onLaid,
+    );
+  const store = make();
   const served = bench.unit();
   const seeds = { models: shippedModels, units: [served] };
-  return { store, queued, served, seeds };
+  return { store, make, queued, served, seeds };
 }
 
 describe('ShopStore', () => {
@@ -46,6 +51,32 @@ describe('ShopStore', () => {
     });
     expect(store.merged('unit', served)).toBe(served);
     expect(store.notice?.refusal.facts.by).toBe('Imke R.');
+  });
+
+  test('what an earlier page laid over is laid over again, but not over what was made since', () => {
+    const { store, served, seeds } = setUp();
+    store.act(seeds, 'test-noted', 'u', { test: 'starts', result: 'fault' });
+    const ours = store.merged('unit', served);
+    const other = { ...served, id: 'other', version: 9 };
+    store.recall([
+      ['u', { kind: 'unit', entity: served, version: served.version }],
+      ['other', { kind: 'unit', entity: other, version: 9 }],
+    ]);
+    expect(store.merged('unit', served)).toBe(ours);
+    expect(store.merged('unit', { ...other, version: 8 })).toBe(other);
+    const newer = { ...other, version: 10 };
+    expect(store.merged('unit', newer)).toBe(newer);
+  });
+
+  test('what is laid over is given to be kept, and taken away again with a refusal', () => {
+    const kept = new Map<string, Overlaid>();
+    const { queued, seeds, make } = setUp();
+    const store = make((id, overlaid) => void (overlaid ? kept.set(id, overlaid) : kept.delete(id)));
+    store.act(seeds, 'test-noted', 'u', { test: 'starts', result: 'fault' });
+    expect((kept.get('u')?.entity as Unit).tests.starts).toBe('fault');
+    const [event] = queued as [BenchEvent];
+    store.answered(event, { id: event.id, ok: false, refusal: { reason: 'stale', facts: {} } });
+    expect(kept.size).toBe(0);
   });
 
   test('a newer state from the server wins over ours', () => {

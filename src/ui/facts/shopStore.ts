@@ -18,7 +18,8 @@ export interface Seeds {
   readonly lostSerials?: readonly string[];
 }
 
-interface Overlaid {
+/** What is laid over one thing. */
+export interface Overlaid {
   readonly kind: EntityKind;
   readonly entity: Entities[EntityKind] | null;
   readonly version: number;
@@ -42,6 +43,8 @@ export class ShopStore {
   private snapshotNumber = 0;
   private noticeKey = 0;
   notice: Notice | null = null;
+  /** When the page was kept, if this one comes from the browser because the server does not answer. */
+  keptAt: string | null = null;
   queueState: QueueState = { waiting: 0, away: null, isUnkept: false };
   /** Facts that the server refused, until a person has settled each. */
   unsettled: readonly Unsettled[] = [];
@@ -55,6 +58,7 @@ export class ShopStore {
     private readonly now: () => Date,
     private readonly onServerNews: () => void,
     private readonly onRefused: (unsettled: Unsettled) => void = () => undefined,
+    private readonly onLaid: (id: string, overlaid: Overlaid | null) => void = () => undefined,
   ) {}
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -94,7 +98,7 @@ export class ShopStore {
     const outcome = applyEvent(world, event);
     if (!outcome.ok) return this.refused(outcome);
     for (const { kind, id, before, after } of outcome.value) {
-      this.overlay.set(id, { kind, entity: after, version: after?.version ?? (before?.version ?? 0) + 1 });
+      this.lay(id, { kind, entity: after, version: after?.version ?? (before?.version ?? 0) + 1 });
     }
     this.made = [
       ...this.made,
@@ -135,18 +139,30 @@ export class ShopStore {
       for (const { kind, id, after } of answer.value.results) {
         const ours = this.overlay.get(id);
         if (after && (!ours || ours.version <= after.version))
-          this.overlay.set(id, { kind, entity: after, version: after.version });
+          this.lay(id, { kind, entity: after, version: after.version });
       }
     } else {
       // What stood on the refused fact goes with it; the server says how things are.
       const gone = this.made.find(({ event: made }) => made.id === event.id);
-      for (const { id } of gone?.touched ?? []) this.overlay.delete(id);
-      this.overlay.delete(event.subjectId);
+      for (const { id } of gone?.touched ?? []) this.lay(id, null);
+      this.lay(event.subjectId, null);
       this.made = this.made.filter(({ event: made }) => made.id !== event.id);
       this.show(answer.refusal);
       this.onRefused({ event, refusal: answer.refusal });
     }
     this.onServerNews();
+    this.tell();
+  }
+
+  /** What an earlier page had laid over, for a page that is older than it. */
+  recall(laid: Iterable<readonly [string, Overlaid]>): void {
+    for (const [id, overlaid] of laid) if (!this.overlay.has(id)) this.overlay.set(id, overlaid);
+    this.tell();
+  }
+
+  setKeptAt(keptAt: string | null): void {
+    if (this.keptAt === keptAt) return;
+    this.keptAt = keptAt;
     this.tell();
   }
 
@@ -164,6 +180,12 @@ export class ShopStore {
     this.noticeKey += 1;
     this.notice = refusal && { key: this.noticeKey, refusal };
     this.tell();
+  }
+
+  private lay(id: string, overlaid: Overlaid | null): void {
+    if (overlaid) this.overlay.set(id, overlaid);
+    else this.overlay.delete(id);
+    this.onLaid(id, overlaid);
   }
 
   private refused(outcome: Outcome<never>): Outcome<never> {

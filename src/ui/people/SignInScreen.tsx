@@ -7,6 +7,7 @@ import { Caution } from '@/ui/base/Caution';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { RowButton } from '@/ui/base/Row';
+import { forgetPages } from '@/ui/offline/keptPages';
 import { sayRefusal } from '@/ui/words/sentences';
 
 interface SignInProps {
@@ -29,6 +30,7 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
   useEffect(() => {
     // From here on keys are heard; tests and scripts wait for it.
     if (main.current) main.current.dataset.ready = 'yes';
+    void forgetPages();
     const known = localStorage.getItem(benchKey);
     if (known && bench.current) bench.current.value = known;
     const onKey = ({ key, target }: KeyboardEvent) => {

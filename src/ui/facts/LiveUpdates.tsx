@@ -1,6 +1,7 @@
 'use client';
 import { useEffect } from 'react';
-import { useRefresher } from './useRefresher';
+import { useRefresher } from '@/ui/live/useRefresher';
+import { useShopStore } from './ShopProvider';
 
 const channelName = 'plucky-live';
 
@@ -10,17 +11,31 @@ const channelName = 'plucky-live';
  */
 export function LiveUpdates() {
   const { news } = useRefresher();
+  const store = useShopStore();
   useEffect(() => {
     const channel = new BroadcastChannel(channelName);
-    channel.onmessage = news;
+    const onNews = () => {
+      // Whoever brings news has reached the server.
+      store.setKeptAt(null);
+      news();
+    };
+    channel.onmessage = onNews;
 
     const leave = new AbortController();
     let stream: EventSource | undefined;
     const listen = () => {
       stream = new EventSource('/api/live');
-      stream.addEventListener('position', () => {
+      const tell = () => {
         channel.postMessage('news');
-        news();
+        onNews();
+      };
+      stream.addEventListener('position', tell);
+      // What happened while the stream was broken was not heard.
+      let isBroken = store.keptAt !== null;
+      stream.addEventListener('error', () => (isBroken = true));
+      stream.addEventListener('open', () => {
+        if (isBroken) tell();
+        isBroken = false;
       });
       return new Promise<void>((settle) => leave.signal.addEventListener('abort', () => settle()));
     };
@@ -33,6 +48,6 @@ export function LiveUpdates() {
       stream?.close();
       channel.close();
     };
-  }, [news]);
+  }, [news, store]);
   return null;
 }

@@ -1,0 +1,113 @@
+import type { Page } from 'puppeteer-core';
+import type { Model } from '@/core/procedure/model';
+import { breakableWay, type BreakableWay } from '../support/breakableWay';
+import { Bench, demoUrl, go, heading, makeDonor, press, says, settled, text } from '../support/e2e';
+import { shippedModels } from '../support/models';
+
+let way: BreakableWay;
+let bench: Bench;
+beforeAll(async () => {
+  way = await breakableWay(demoUrl());
+  bench = await Bench.open(way.url);
+});
+afterEach(() => {
+  way.mend();
+  return bench.leave();
+});
+afterAll(async () => {
+  await bench.close();
+  await way.close();
+});
+
+const laptop = shippedModels.find(({ name }) => name === 'Slate Quay') as Model;
+const place = (page: Page) => page.$eval('header span strong', ({ textContent }) => Number(textContent));
+const waiting = (page: Page, count: number) =>
+  page.waitForFunction(
+    (wanted) => document.querySelector('[data-waiting]')?.getAttribute('data-waiting') === String(wanted),
+    { timeout: 30_000 },
+    count,
+  );
+
+async function onSheet(page: Page): Promise<string> {
+  const { tag } = await makeDonor(page, laptop);
+  await go(page, bench.url, `/bench/${tag}`);
+  await press(page, 'space');
+  await says(page, 'Done, next');
+  await settled(page);
+  // The browser has taken the page and its files in keeping.
+  await page.waitForFunction(
+    async (path) => (await caches.match(path)) !== undefined,
+    { polling: 100 },
+    `/bench/${tag}`,
+  );
+  return tag;
+}
+
+test('the server goes in the middle of a teardown: the sheet goes on over a reload, and all arrives once, in order', async () => {
+  const page = await bench.signIn('Imke R.');
+  const tag = await onSheet(page);
+  // Done and acknowledged after the page was kept: a reload must not ask for them again.
+  for (let step = 2; step <= 3; step += 1) await press(page, 'space');
+  await settled(page);
+  expect(await place(page)).toBe(3);
+
+  way.cut();
+  await press(page, 'space');
+  await says(page, /1 fact to send/);
+  expect(await place(page)).toBe(4);
+  await page.reload();
+  await says(page, 'The server does not answer');
+  await page.waitForFunction(() => document.querySelector('header span strong')?.textContent === '4');
+  await waiting(page, 1);
+  for (let step = 5; step <= 7; step += 1) await press(page, 'space');
+  await press(page, 'o', 'n');
+  await page.waitForSelector('dialog input[aria-label=Note]');
+  await page.keyboard.type('Written with the cable out.');
+  await press(page, 'Enter');
+  await waiting(page, 5);
+  await page.reload();
+  await page.waitForFunction(() => document.querySelector('header span strong')?.textContent === '7');
+  const asked = await heading(page);
+
+  way.mend();
+  await waiting(page, 0);
+  await settled(page);
+  await page.waitForFunction(() => !document.body.innerText.includes('The server does not answer'));
+  expect(await heading(page)).toBe(asked);
+  await page.reload();
+  await settled(page);
+  expect(await heading(page)).toBe(asked);
+  await go(page, bench.url, `/t/${tag}`);
+  const told = await text(page);
+  expect(told.match(new RegExp(`${tag} step done`, 'g'))).toHaveLength(6);
+  expect(told).toContain('Written with the cable out.');
+  expect(told).not.toContain('Not taken');
+}, 90_000);
+
+test('a page that was not open before says that the server is gone, and what was kept', async () => {
+  const page = await bench.signIn('Oskar V.');
+  await onSheet(page);
+  way.cut();
+  await page.goto(`${bench.url}/yield`);
+  await says(page, 'This page was not open here before');
+  await says(page, 'What you entered is kept');
+  way.mend();
+  await page.reload();
+  await settled(page);
+  expect(await text(page)).not.toContain('was not open here');
+});
+
+test('whoever signs in next finds nothing of what was kept for the person before', async () => {
+  const page = await bench.signIn('Oskar V.');
+  const tag = await onSheet(page);
+  await page.deleteCookie(...(await page.cookies()));
+  await page.goto(`${bench.url}/sign-in`, { waitUntil: 'load' });
+  await page.waitForFunction(
+    async (path) => (await caches.match(path)) === undefined,
+    { polling: 100 },
+    `/bench/${tag}`,
+  );
+  way.cut();
+  await page.goto(`${bench.url}/bench/${tag}`);
+  await says(page, 'This page was not open here before');
+});
