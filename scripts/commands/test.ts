@@ -109,7 +109,7 @@ async function jest(
 }
 
 /** Files that run beside the rest, on a demo of their own: about half of the time, and away from the sixty units. */
-const beside = ['models', 'screens', 'planner', 'deviation', 'bench', 'keyboardPath'];
+const beside = ['models', 'screens', 'planner', 'deviation', 'bench', 'keyboardPath', 'threeModels'];
 /** Files that take the database server away: alone. */
 const alone = ['outage'];
 const secondDemo = 'plucky_demo_2';

@@ -1,7 +1,8 @@
 import type { Page } from 'puppeteer-core';
 import { demoPeople } from '../../scripts/demo/people';
-import { Bench, go, heading, makeDonor, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { Bench, go, heading, press, says, settled, text, watchTrouble } from '../support/e2e';
 import { shippedModels } from '../support/models';
+import { makeDonor } from '../support/makeUnits';
 
 let bench: Bench;
 beforeAll(async () => {

@@ -1,8 +1,9 @@
 import type { Page } from 'puppeteer-core';
 import type { Model } from '@/core/procedure/model';
 import { breakableWay, type BreakableWay } from '../support/breakableWay';
-import { Bench, demoUrl, go, heading, makeDonor, press, says, settled, text } from '../support/e2e';
+import { Bench, demoUrl, go, heading, press, says, settled, text } from '../support/e2e';
 import { shippedModels } from '../support/models';
+import { makeDonor } from '../support/makeUnits';
 
 let way: BreakableWay;
 let bench: Bench;

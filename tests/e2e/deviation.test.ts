@@ -1,7 +1,8 @@
 import type { Page } from 'puppeteer-core';
 import type { Model } from '@/core/procedure/model';
-import { Bench, go, makeDonor, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { Bench, go, press, says, settled, text, watchTrouble } from '../support/e2e';
 import { shippedModels } from '../support/models';
+import { makeDonor } from '../support/makeUnits';
 
 let bench: Bench;
 beforeAll(async () => {

@@ -1,9 +1,4 @@
-import { randomUUID } from 'node:crypto';
 import type { Browser, KeyInput, Page } from 'puppeteer-core';
-import type { Unit } from '@/core/bench/entities';
-import type { Model } from '@/core/procedure/model';
-import type { Acknowledged } from '@/services/events/recordEvent';
-import type { Answer } from '@/ui/facts/eventQueue';
 import { demoPeople } from '../../scripts/demo/people';
 import { openBrowser, settled, signedInPage } from '../../scripts/support/browser';
 
@@ -103,57 +98,6 @@ export async function says(page: Page, words: string | RegExp, timeout = 8000): 
     const text = await page.evaluate(() => document.body.innerText.replace(/\s+/g, ' ').slice(0, 1500));
     throw new Error(`the page never said “${String(words)}”. It says: ${text}`);
   }
-}
-
-interface MadeUnit {
-  readonly id: string;
-  readonly tag: string;
-}
-
-/**
- * A unit of its own for a test, made by facts over the application's own door: tagged, identified, decided and wiped,
- * and so ready for the bench.
- */
-export async function makeDonor(page: Page, model: Model): Promise<MadeUnit> {
-  const parcelId = randomUUID();
-  const id = randomUUID();
-  const versions = new Map<string, number>();
-  const act = async (type: string, subjectId: string, payload: object): Promise<Acknowledged> => {
-    const event = {
-      id: randomUUID(),
-      type,
-      subjectId,
-      expects: versions.get(subjectId) ?? null,
-      at: new Date().toISOString(),
-      payload,
-    };
-    const { answers } = (await page.evaluate(
-      async (body) => {
-        const headers = { 'content-type': 'application/json' };
-        return (await fetch('/api/events', { method: 'POST', headers, body })).json();
-      },
-      JSON.stringify({ events: [event] }),
-    )) as { answers: readonly Answer[] };
-    const [answer] = answers;
-    if (!answer?.ok) throw new Error(`${type}: ${JSON.stringify(answer)}`);
-    for (const { id: thing, after } of answer.value.results) if (after) versions.set(thing, after.version);
-    return answer.value;
-  };
-  const about = { supplier: 'Test', pricePaidCents: 100, transportCents: 0, receivedOn: '2026-11-25' };
-  await act('parcel-made', parcelId, { code: `Lot ${parcelId.slice(0, 8)}`, ...about });
-  const tagged = await act('unit-tagged', id, { parcelId, lineNo: null });
-  await act('unit-identified', id, {
-    modelId: model.id,
-    modelVersion: model.version,
-    revision: model.revisions[0]?.id ?? '',
-    configuration: model.configurations[0]?.id ?? '',
-    variant: model.variants[0]?.id ?? '',
-    serial: '',
-  });
-  await act('unit-decided', id, { disposition: 'donor', proposed: 'donor', apartPlace: null });
-  await act('wipe-recorded', id, { method: 'device-erase' });
-  const unit = tagged.results.find((result) => result.id === id)?.after as Unit;
-  return { id, tag: unit.tag };
 }
 
 export { settled };

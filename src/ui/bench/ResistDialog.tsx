@@ -40,10 +40,10 @@ export function ResistDialog({ operation, rung, minutesSpent, policy, onClose, o
           {policy && policy.stages.length === 0 ? 'What lies behind it is not worth more tries.' : ''}
         </Box>
         <Box display="grid" gap="8px">
-          {sorted.map((move, index) => (
+          {sorted.map((move) => (
             <KeyButton
               key={move}
-              keyName={move === advised ? ' ' : String(index)}
+              keyName={move === advised ? ' ' : moveKeys[move]}
               label={`${moveWords[move]}: ${says[move]}`}
               look={move === advised ? 'action' : 'outline'}
               justifyContent="flex-start"
@@ -69,6 +69,9 @@ export function ResistDialog({ operation, rung, minutesSpent, policy, onClose, o
     </KeyLayer>
   );
 }
+
+/** The same finger for the same thing, whatever is advised. */
+const moveKeys = { 'next-rung': '1', 'hand-over': '2', stop: '3', 'go-on': '4' } as const;
 
 const sayRung = ({ says, minutes, breakage, mostMinutes, consumable }: Rung): string =>
   `${says.charAt(0).toLowerCase()}${says.slice(1)}, about ${minutes} min and no more than ${mostMinutes}; breaks something ${Math.round(breakage * 100)} in 100${consumable ? `; takes ${consumable.count} × ${consumable.name}` : ''}`;

@@ -11,10 +11,17 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { PhotoStrip } from '@/ui/photos/PhotoStrip';
 import { FactList } from '@/ui/today/FactList';
 import { apartNames, findingNames, partStateNames, placeNames, stageNames, testNames } from '@/ui/words/names';
-import { sayCount, sayList } from '@/ui/words/amounts';
+import { capital, sayCount, sayList } from '@/ui/words/amounts';
 import type { DeviceTest } from '@/core/procedure/vocabulary';
 
 /** What a scanned tag stands for: what it is, where it is, what to do with it, and all that happened to it. */
+/** “at Teardown” while it waits or is worked on there, “sent” and “kept apart: …” once it is. */
+const sayWhere = ({ stage, apartPlace }: Unit): string => {
+  const name = stageNames[stage];
+  if (stage === 'kept-apart') return `${name}: ${apartPlace ? apartNames[apartPlace] : ''}`;
+  return ['triage', 'teardown', 'match', 'rebuild', 'prove'].includes(stage) ? `at ${capital(name)}` : name;
+};
+
 export function ThingScreen({ thing }: { readonly thing: ThingView }) {
   const router = useRouter();
   if (thing.kind === 'shipment') {
@@ -100,10 +107,7 @@ function UnitFacts({
       <Headline
         lead={`${modelName}${unit.revision ? `, revision ${unit.revision}` : ''}. From “${parcelCode}”${unit.lineNo ? `, line ${unit.lineNo}` : ', not on its list'}.`}
       >
-        {unit.tag} is{' '}
-        {unit.stage === 'kept-apart'
-          ? `kept apart: ${unit.apartPlace ? apartNames[unit.apartPlace] : ''}`
-          : stageNames[unit.stage]}
+        {unit.tag} is {sayWhere(unit)}
       </Headline>
       <Facts
         facts={[
