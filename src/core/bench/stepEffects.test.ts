@@ -157,16 +157,54 @@ describe('a hazard', () => {
     expect(bench.unit().sheet?.isHalted).toBe(true);
   });
 
-  test('on a rebuild asks for flatness before anything goes back', () => {
+  test.each([
+    [['swelling'], ['flat-after-swelling']],
+    [['liquid'], ['dry-after-liquid']],
+    [['opened-before'], ['right-after-others']],
+    [['dent'], ['true-after-dent']],
+    [
+      ['dent', 'swelling', 'crack'],
+      ['flat-after-swelling', 'true-after-dent'],
+    ],
+  ] as const)('%j asks on a rebuild for %j before anything goes back, each once', (findings, gates) => {
     const sheet = sheetOf(
       lantern,
       { revision: lantern.revisions[0]?.id ?? '', configuration: lantern.configurations[0]?.id ?? '', marks: [] },
-      { kind: 'rebuild', targets: ['battery'], findings: ['swelling'] },
+      { kind: 'rebuild', targets: ['battery'], findings },
     );
     if (!sheet.ok) throw new Error('no sheet');
-    const legs = sheet.value.steps.map(({ leg }) => leg);
-    expect(sheet.value.steps[legs.indexOf('gate')]?.id).toBe('gate:flat-after-swelling');
-    expect(legs.indexOf('gate')).toBe(legs.indexOf('back') - 1);
+    const { steps } = sheet.value;
+    const back = steps.findIndex(({ leg }) => leg === 'back');
+    expect(steps.slice(back - gates.length, back).map(({ id }) => id)).toEqual(gates.map((gate) => `gate:${gate}`));
+    expect(steps.filter(({ id }) => /-after-/.test(id))).toHaveLength(gates.length);
+  });
+
+  test('a gate that was passed for a finding is not asked again, until it is opened again', () => {
+    const bench = new TestBench();
+    bench.identified(lantern);
+    bench.act('mark-placed', 'u', { mark: { kind: 'dent', face: lantern.faces[0]?.id ?? '', field: 5 } });
+    bench.act('unit-decided', 'u', { disposition: 'build', proposed: 'build', apartPlace: null });
+    bench.rebuilding(lantern, ['speaker']);
+    const passed: string[] = [];
+    while (bench.unit().sheet?.isClosed === false) {
+      bench.passes(600);
+      const asked = stepsOf(bench, lantern).find(({ id }) => !bench.unit().sheet?.doneStepIds.includes(id))?.id ?? '';
+      if (asked.startsWith('gate:')) passed.push(asked);
+      expect(bench.step(lantern)).toBe('ok');
+      if (asked === 'gate:true-after-dent')
+        // Found on the way back: what was passed stays passed, and the new one comes at once.
+        expect(
+          bench.act('sheet-replanned', 'u', {
+            because: 'found',
+            targets: ['speaker'],
+            findings: ['dent', 'liquid'],
+            barred: [],
+            again: [],
+          }),
+        ).toBe('ok');
+    }
+    expect(passed.slice(0, 2)).toEqual(['gate:true-after-dent', 'gate:dry-after-liquid']);
+    expect(passed.filter((id) => id.includes('dent'))).toHaveLength(1);
   });
 });
 

@@ -71,6 +71,7 @@ export function BenchDialogs(props: BenchDialogsProps) {
           known={state.findings}
           onClose={close}
           onFound={(finding) => replanning.replan({ because: 'found', finding })}
+          onHot={acts.setApart}
         />
       );
     case 'wanted':

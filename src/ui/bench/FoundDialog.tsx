@@ -11,10 +11,13 @@ export function FoundDialog({
   known,
   onClose,
   onFound,
+  onHot,
 }: {
   readonly known: readonly Finding[];
   readonly onClose: () => void;
   readonly onFound: (finding: Finding) => void;
+  /** It burns soon: no sheet and no question first. */
+  readonly onHot: () => void;
 }) {
   return (
     <KeyLayer>
@@ -34,6 +37,17 @@ export function FoundDialog({
               }}
             />
           ))}
+          <KeyButton
+            keyName="9"
+            label="Hot, smells or punctured: to the fire-safe place now"
+            look="danger"
+            justifyContent="flex-start"
+            mt="8px"
+            onPress={() => {
+              onHot();
+              onClose();
+            }}
+          />
         </Box>
       </Dialog>
     </KeyLayer>

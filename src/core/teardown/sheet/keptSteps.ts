@@ -1,13 +1,12 @@
 import type { Model } from '@/core/procedure/model';
 import type { Debt, Operation } from '@/core/procedure/operations';
 import { walk } from '@/core/procedure/walk';
+import { passedFindingGate } from './findingGates';
 import {
   backStep,
   debtCauses,
   debtGate,
   debtGateOf,
-  flatGate,
-  flatGateStep,
   gateStep,
   outStep,
   ownGate,
@@ -115,11 +114,12 @@ export function standingAfter(
       isTested ||= id === sealGate || operation?.back?.gate?.powersOn === true;
       const beside = steps.at(-1);
       if (!beside) continue;
+      const findingGate = passedFindingGate(id, beside, round);
       const owed = outNow.flatMap((entry) => entry.owed).find((one) => debtGateOf(one) === id);
       if (owed) {
         settled = new Set([...settled, id]);
         steps.push(debtGate(owed, beside, round));
-      } else if (id === flatGate) steps.push(flatGateStep(beside, round));
+      } else if (findingGate) steps.push(findingGate);
       else if (operation?.back?.gate) steps.push(ownGate(id, operation.back.gate, beside, round));
       else steps.push(gateStep(model, beside, false, round));
     } else if (operation && leg === 'out') {

@@ -1,6 +1,7 @@
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Consumable, Debt, Minutes, Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
+import type { Finding } from '@/core/procedure/vocabulary';
 import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
 import { placeScrews, type Cup } from '@/core/screws/placeScrews';
@@ -12,13 +13,12 @@ import { takeable } from '../choice/closureProblem';
 import { operationClauses } from '../choice/operationClauses';
 import { chooseOperations } from '../chooseOperations';
 import { orderOperations, sheetBudget } from '../orderOperations';
+import { gatesAfterFindings } from './findingGates';
 import { operationsLeft, owedBy, standingAfter, type KeptStep, type OutNow, type Standing } from './keptSteps';
 import {
   backStep,
   debtGate,
   debtGateOf,
-  flatGate,
-  flatGateStep,
   gateStep,
   outStep,
   ownGate,
@@ -122,7 +122,7 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
           walked.openJoints,
           standing,
           fresh.length > 0,
-          findings.includes('swelling'),
+          findings,
         )
       : [];
   const isRenewed = isRenewedUnless(model, new Set(request.reused));
@@ -182,7 +182,7 @@ function wayBack(
   isOpen: ReadonlySet<string>,
   standing: Standing,
   isOpenedAnew: boolean,
-  wasSwollen: boolean,
+  findings: readonly Finding[],
 ): readonly SheetStep[] {
   const entryOf = new Map(outNow.map((entry) => [entry.operation.id, entry]));
   const open = new Set(isOpen);
@@ -193,8 +193,8 @@ function wayBack(
     const { gate, seals } = operation.back as NonNullable<Operation['back']>;
     const { step: before, owed } = entryOf.get(operation.id) as OutNow;
     const step = backStep(model, operation, before, open, roundOf(standing, 'back', operation.id));
-    if (wasSwollen && steps.length === 0 && !standing.passed.has(flatGate))
-      steps.push(flatGateStep(step, roundOf(standing, 'gate', flatGate)));
+    if (steps.length === 0)
+      steps.push(...gatesAfterFindings(findings, standing.passed, step, (id) => roundOf(standing, 'gate', id)));
     for (const one of owed.filter((each) => !standing.settled.has(debtGateOf(each))))
       steps.push(debtGate(one, step, roundOf(standing, 'gate', debtGateOf(one))));
     const isPassed = !isOpenedAnew && standing.passed.has(operation.id);

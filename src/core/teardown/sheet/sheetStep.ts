@@ -150,20 +150,6 @@ export function debtGate(owed: Owed, beside: SheetStep, round: number): SheetSte
   };
 }
 
-export const flatGate = 'flat-after-swelling';
-
-/** After a swollen cell: what lay around it is measured before anything goes back. */
-export function flatGateStep(beside: SheetStep, round: number): SheetStep {
-  return {
-    ...emptyGate(beside),
-    id: stepIdOf('gate', flatGate, round),
-    title: 'Gate: flat after the swollen cell',
-    detail: 'Frame, cover, keyboard and touchpad under the flatness gauge; no splinter and no fluid in the bay.',
-    why: 'A bent frame bends the new cell.',
-    minutes: { low: 2, likely: 3, high: 6 },
-  };
-}
-
 export const sealGate = 'before-seal';
 
 /** The gate that every rebuild has: before the first step that seals, or at the end. */
@@ -179,7 +165,8 @@ export function gateStep(model: Model, beside: SheetStep, seals: boolean, round:
   };
 }
 
-function emptyGate(beside: SheetStep): Omit<SheetStep, 'id' | 'title' | 'detail' | 'why'> {
+/** What all gates have in common. */
+export function emptyGate(beside: SheetStep): Omit<SheetStep, 'id' | 'title' | 'detail' | 'why'> {
   return {
     leg: 'gate',
     operationId: null,
