@@ -29,7 +29,10 @@ export const stepEffects: Effects<
     const { unit, model, sheet } = opened.value;
     const step = stepNow(opened.value, event.payload.stepId);
     if (!step.ok) return step;
-    const rungs = model.operations.find(({ id }) => id === step.value.operationId)?.ladder?.rungs.length ?? 0;
+    // The ladder is one of opening: on the way back there is none.
+    const operation =
+      step.value.leg === 'out' ? model.operations.find(({ id }) => id === step.value.operationId) : undefined;
+    const rungs = operation?.ladder?.rungs.length ?? 0;
     const before = rungNow(sheet, step.value.id);
     if (event.payload.rung !== before + 1 || event.payload.rung > rungs)
       return refuse('no-further-rung', { tag: unit.tag });

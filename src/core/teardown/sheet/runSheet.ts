@@ -189,12 +189,13 @@ function wayBack(
   const steps: SheetStep[] = [];
   let isTested = standing.isTested && !isOpenedAnew;
   const sealRound = roundOf(standing, 'gate', sealGate);
+  const askedByFindings = (beside: SheetStep) =>
+    gatesAfterFindings(findings, standing.passed, beside, (id) => roundOf(standing, 'gate', id));
   for (const operation of wayBackOrder(outNow.map((entry) => entry.operation)).order) {
     const { gate, seals } = operation.back as NonNullable<Operation['back']>;
     const { step: before, owed } = entryOf.get(operation.id) as OutNow;
     const step = backStep(model, operation, before, open, roundOf(standing, 'back', operation.id));
-    if (steps.length === 0)
-      steps.push(...gatesAfterFindings(findings, standing.passed, step, (id) => roundOf(standing, 'gate', id)));
+    if (steps.length === 0) steps.push(...askedByFindings(step));
     for (const one of owed.filter((each) => !standing.settled.has(debtGateOf(each))))
       steps.push(debtGate(one, step, roundOf(standing, 'gate', debtGateOf(one))));
     const isPassed = !isOpenedAnew && standing.passed.has(operation.id);
@@ -203,8 +204,12 @@ function wayBack(
     isTested ||= seals === true || gate?.powersOn === true;
     steps.push(step);
   }
-  const last = steps.at(-1);
-  if (last && !isTested) steps.push(gateStep(model, last, false, sealRound));
+  // Planned anew when all is back, what is left is to look and to test.
+  const last = steps.at(-1) ?? standing.steps.at(-1);
+  if (last && !isTested) {
+    if (steps.length === 0) steps.push(...askedByFindings(last));
+    steps.push(gateStep(model, last, false, sealRound));
+  }
   return steps;
 }
 
