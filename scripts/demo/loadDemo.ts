@@ -8,6 +8,7 @@ import { newestModels } from '@/data/models/modelRepository';
 import type { BinRow } from '@/data/rows';
 import { previewManifest } from '@/services/dock/previewManifest';
 import { addPerson } from '@/services/people/addPerson';
+import { noteAnswers } from '@/services/rehearsals/noteAnswers';
 import { projectRoot } from '../support/home';
 import { loadShippedModels } from '../support/shop';
 import { Chance } from '@/core/shared/chance';
@@ -36,6 +37,7 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
     const { id } = await addPerson(db, person);
     people.push({ id, name: person.name, role: person.role, bench: people.length % 2 === 0 ? 'bench-1' : 'bench-2' });
   }
+  await rehearseCertified(db, people, now);
   const workers = people.filter(({ role }) => role !== 'viewer');
   const shipped = await newestModels(db);
   const models = lotModels.map((id) => shipped.find((model) => model.id === id) as Model);
@@ -52,6 +54,35 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
   await playAutumnLot(bench, bins, manifest.value.read.value.lines);
   await printOldLabels(db, now);
   await beginUnfinished(db, bench.chance, now);
+  await forgetOne(db, people, now);
+}
+
+const certifiedOf = ({ operations }: Model) => operations.filter(({ needsCertificate }) => needsCertificate);
+
+/** Whoever works on steps for certified people has rehearsed them. */
+async function rehearseCertified(db: Knex, people: readonly Person[], now: Date): Promise<void> {
+  for (const model of await newestModels(db)) {
+    const answers = certifiedOf(model).flatMap(({ id }) =>
+      ['order', 'tool'].map((skill) => ({ item: `${skill}:${id}`, isRight: true })),
+    );
+    for (const { id: personId, role } of people)
+      if (role !== 'viewer' && answers.length > 0)
+        await noteAnswers(db, { personId, modelId: model.id }, answers, new Date(now.getTime() - 30 * day));
+  }
+}
+
+/** One was wrong since, and is asked to rehearse before the next such step. */
+async function forgetOne(db: Knex, people: readonly Person[], now: Date): Promise<void> {
+  const oskar = people.find(({ name }) => name === 'Oskar V.');
+  for (const model of await newestModels(db))
+    for (const { id } of certifiedOf(model))
+      if (oskar)
+        await noteAnswers(
+          db,
+          { personId: oskar.id, modelId: model.id },
+          [{ item: `order:${id}`, isRight: false }],
+          new Date(now.getTime() - 3 * day),
+        );
 }
 
 /** All but the last few labels came out of the printer long ago. */

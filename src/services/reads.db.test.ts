@@ -133,12 +133,12 @@ describe('what the screens read', () => {
         expect(wanted.length).toBeGreaterThan(0);
       }
       const [first] = sheets;
-      const bench = await readBench(scratch.db, first?.unit.tag ?? '', new Date());
+      const bench = await readBench(scratch.db, first?.unit.tag ?? '', crypto.randomUUID(), new Date());
       expect(bench?.model.name).toBe(first?.modelName.split(' ').slice(1).join(' '));
       const related = bench?.parts.every((part) => part.unitId === bench.unit.id || part.assignedTo === bench.unit.id);
       expect(related).toBe(true);
     }
-    expect(await readBench(scratch.db, 'U-9999', new Date())).toBeUndefined();
+    expect(await readBench(scratch.db, 'U-9999', crypto.randomUUID(), new Date())).toBeUndefined();
   });
 
   test('Bench: the times of a step are the latest forty that stand, however they are read', async () => {

@@ -5,6 +5,7 @@ import { isReady } from '@/core/procedure/situation';
 import type { Model } from '@/core/procedure/model';
 import { Chance } from '@/core/shared/chance';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
+import { unrehearsed } from './certified';
 import { questionsOf } from './questions';
 import { afterAnswer, intervalDays, isDue, scoreOf, type Recall } from './recall';
 
@@ -111,5 +112,40 @@ describe('what is remembered', () => {
       isPassed: false,
     });
     expect(scoreOf([])).toEqual({ skills: [], isPassed: false });
+  });
+});
+
+describe('steps for certified people', () => {
+  const model = shippedModels.find(({ operations }) => operations.some(({ needsCertificate }) => needsCertificate));
+  if (!model) throw new Error('a shipped model has a certified step');
+  const certified = model.operations.filter(({ needsCertificate }) => needsCertificate).map(({ id }) => id);
+  const recall = (item: string, box: number): Recall => ({ item, box, dueOn: '2026-11-26', right: box, wrong: 0 });
+
+  test('are closed to who has rehearsed nothing, and open to who was right the last time', () => {
+    expect(unrehearsed(model, [])).toEqual(certified);
+    const all = certified.flatMap((id) => [recall(`order:${id}`, 1), recall(`tool:${id}`, 2)]);
+    expect(unrehearsed(model, all)).toEqual([]);
+    const wrong = all.map((one, at) => (at === 0 ? { ...one, box: 0 } : one));
+    expect(unrehearsed(model, wrong)).toContain(certified[0]);
+  });
+
+  test('that the practice sheet does not come to ask for most of the model instead', () => {
+    const others = model.operations
+      .filter(({ id }) => !certified.includes(id))
+      .map(({ id }) => recall(`order:${id}`, 1));
+    expect(unrehearsed(model, others)).toEqual([]);
+    expect(unrehearsed(model, others.slice(0, 2))).toEqual(certified);
+    expect(
+      unrehearsed(
+        model,
+        others.map((one) => ({ ...one, box: 0 })),
+      ),
+    ).toEqual(certified);
+  });
+
+  test('a model without any closes nothing', () => {
+    expect(
+      unrehearsed({ ...model, operations: model.operations.filter(({ needsCertificate }) => !needsCertificate) }, []),
+    ).toEqual([]);
   });
 });

@@ -25,6 +25,8 @@ export interface HouseRules {
   readonly screwsIn: ScrewKeeping;
   /** Cups of the tray. */
   readonly trayCups: number;
+  /** Steps for certified people are open only to who has passed a rehearsal of them. */
+  readonly isRehearsalAsked: boolean;
   /** What the air of the workshop is taken to be, for heat plans. */
   readonly roomCelsius: number;
   /** How sound parts tend to be graded; the shares sum to 1. */
@@ -47,6 +49,7 @@ export const startingHouseRules: HouseRules = {
   handOverMinutes: 3,
   screwsIn: 'tray',
   trayCups: 24,
+  isRehearsalAsked: true,
   roomCelsius: 22,
   gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },
   saleGradeShift: { better: 0.15, worse: 0.25 },

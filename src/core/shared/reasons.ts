@@ -32,6 +32,7 @@ export const reasons = [
   'fixture-taken',
   'not-skipped',
   'torque-open',
+  'rehearse-first',
   'step-done-already',
   'no-further-rung',
   'sheet-open',

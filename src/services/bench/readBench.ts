@@ -2,10 +2,13 @@ import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/bench/entities';
 import type { Model } from '@/core/procedure/model';
 import type { Person } from '@/core/people/roles';
+import { unrehearsed } from '@/core/rehearsal/certified';
+import { startingHouseRules } from '@/core/shared/houseRules';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
 import { planGround } from '@/data/plans/planGround';
 import { findModel } from '@/data/models/modelRepository';
 import { listPeople } from '@/data/people/peopleRepository';
+import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
 import { partsOfUnit } from '@/data/parts/partRepository';
 import { findUnit } from '@/data/units/unitRepository';
 import { timedSteps, type TimedSteps } from '@/data/yields/timedSteps';
@@ -18,21 +21,26 @@ export interface BenchView {
   readonly leads: readonly Pick<Person, 'id' | 'name'>[];
   /** What its parts are worth today and how they come out. */
   readonly ground: PlanGround;
+  /** Operations for certified people that this person has still to rehearse. */
+  readonly unrehearsed: readonly string[];
   /** How long its steps took on other units. */
   readonly timed: TimedSteps;
 }
 
 /** A unit on the bench with its model and the parts that came out of it or are to go in. */
-export async function readBench(db: Knex, tag: string, now: Date): Promise<BenchView | undefined> {
+export async function readBench(db: Knex, tag: string, personId: string, now: Date): Promise<BenchView | undefined> {
   const unit = await findUnit(db, { tag });
   if (!unit?.modelId || unit.modelVersion === null) return undefined;
-  const [model, parts, ground, people, timed] = await Promise.all([
+  const [model, parts, ground, people, timed, recalls] = await Promise.all([
     findModel(db, unit.modelId, unit.modelVersion),
     partsOfUnit(db, unit.id),
     planGround(db, unit.modelId, now),
     listPeople(db),
     timedSteps(db, unit.modelId),
+    recallsOf(db, personId, unit.modelId),
   ]);
   const leads = people.filter(({ role }) => role === 'lead').map(({ id, name }) => ({ id, name }));
-  return model && { unit, model, parts, ground, leads, timed };
+  if (!model) return undefined;
+  const toRehearse = startingHouseRules.isRehearsalAsked ? unrehearsed(model, recalls) : [];
+  return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse };
 }

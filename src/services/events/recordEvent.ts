@@ -15,7 +15,9 @@ import { loadWorld } from '@/data/events/loadWorld';
 import { spoolLabels } from '@/data/labels/labelJobs';
 import { saveChanges } from '@/data/events/saveChanges';
 import { findPersonName } from '@/data/people/peopleRepository';
+import { refusedForCertificate } from '@/data/rehearsals/refusedForCertificate';
 import { transaction } from '@/data/transaction';
+
 import type { EventRow } from '@/data/rows';
 
 /** A thing as it is after a fact; null when the fact took it away. */
@@ -63,6 +65,8 @@ async function record(trx: Knex, person: Person, given: BenchEvent, now: Date): 
     if (target && !mayTakeBack(person, target.personId)) return refuse('not-permitted', { role: person.role });
   }
   const world = await loadWorld(trx, given);
+  const refused = await refusedForCertificate(trx, world, person, given);
+  if (refused) return refused;
   const judged = applyEvent(world, given);
   if (!judged.ok) return judged;
   const event = await complete(trx, given, judged.value);

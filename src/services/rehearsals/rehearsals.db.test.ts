@@ -1,3 +1,6 @@
+import type { Person } from '@/core/people/roles';
+import { refusedForCertificate } from '@/data/rehearsals/refusedForCertificate';
+import { TestBench } from '../../../tests/support/bench';
 import { handset } from '../../../tests/support/models';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
 import { noteAnswers } from './noteAnswers';
@@ -41,4 +44,31 @@ test('two tabs at once lose no answer', async () => {
   await noteAnswers(scratch.db, about, [answer], now);
   await Promise.all(Array.from({ length: 5 }, () => noteAnswers(scratch.db, about, [answer], now)));
   expect((await readRehearsal(scratch.db, handset.id, imke.id))?.recalls).toMatchObject([{ right: 6 }]);
+});
+
+test('a step for certified people is refused to who has not rehearsed it, and taken from who has', async () => {
+  const [imke, oskar] = [await somebody(scratch.db, 'Joris K.'), await somebody(scratch.db, 'Mirel A.')];
+  const certified = handset.operations.find(({ needsCertificate }) => needsCertificate);
+  const bench = new TestBench();
+  bench.decided(handset, 'donor');
+  const event = (stepId: string) => ({
+    id: 'e',
+    type: 'step-done' as const,
+    subjectId: 'u',
+    expects: 1,
+    at: now.toISOString(),
+    payload: { stepId, seconds: 5, freed: [] },
+  });
+  const answers = ['order', 'tool'].map((skill) => ({ item: `${skill}:${certified?.id}`, isRight: true }));
+  await noteAnswers(scratch.db, { personId: imke.id, modelId: handset.id }, answers, now);
+  const judge = (person: Person, stepId: string) =>
+    refusedForCertificate(scratch.db, bench.world, person, event(stepId));
+  expect(await judge(imke, `out:${certified?.id}`)).toBeUndefined();
+  expect(await judge(oskar, `out:${certified?.id}`)).toMatchObject({
+    ok: false,
+    refusal: { reason: 'rehearse-first', facts: { step: certified?.title } },
+  });
+  // Its way back, and what needs no certificate, is open to everybody.
+  expect(await judge(oskar, `back:${certified?.id}`)).toBeUndefined();
+  expect(await judge(oskar, 'out:door')).toBeUndefined();
 });

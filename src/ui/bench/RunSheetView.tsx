@@ -66,6 +66,8 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
     replanning.replan({ because: 'wanted', targets: [...state.targets.filter((id) => had.has(id)), ...parts] });
   const wanted = sayList(state.targets.map((id) => getModelPart(model, id).name));
   const mayWait = step.wait !== null && timer === null && !state.isHalted;
+  const mustRehearse = operation !== undefined && props.unrehearsed.includes(operation.id) && !state.isHalted;
+  const rehearse = () => router.push(`/models/${model.id}/rehearse`);
   const sayWait = step.wait && `Start ${sayMinutes(step.wait.minutes)}`;
 
   return (
@@ -145,8 +147,14 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         atGate={step.leg === 'gate'}
         isHalted={state.isHalted}
         isEarly={isEarly}
-        pedal={mayWait && sayWait ? { label: sayWait, press: acts.wait } : null}
-        canDoUntimed={mayWait}
+        pedal={
+          mustRehearse
+            ? { label: 'Rehearse it first', press: rehearse }
+            : mayWait && sayWait
+              ? { label: sayWait, press: acts.wait }
+              : null
+        }
+        canDoUntimed={mayWait && !mustRehearse}
         canResist={operation !== undefined}
         hasParts={troubleParts.length > 0}
         onDone={acts.done}

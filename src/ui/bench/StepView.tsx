@@ -34,6 +34,8 @@ interface StepViewProps {
   /** What changed when the sheet was planned anew. */
   readonly news: string | null;
   readonly policy: LadderPolicy | null;
+  /** Operations for certified people that this person has still to rehearse. */
+  readonly unrehearsed: readonly string[];
   readonly clock: StepClock;
   readonly onOtherFace: () => void;
   readonly onTorque: (reading: TorqueReading) => void;
@@ -52,6 +54,7 @@ export function StepView({
   faceShift,
   news,
   policy,
+  unrehearsed,
   clock,
   onOtherFace,
   onTorque,
@@ -110,7 +113,13 @@ export function StepView({
           </Caution>
         </Box>
       )}
-      {step.needsCertificate && <Caution what="Only for certified people.">Fetch the lead before you begin.</Caution>}
+      {step.needsCertificate && (
+        <Caution what="Only for certified people.">
+          {operation && unrehearsed.includes(operation.id)
+            ? 'You have not passed a rehearsal of it: rehearse it first, or hand the unit over.'
+            : 'Fetch the lead before you begin.'}
+        </Caution>
+      )}
       <Box display="grid" gap="8px">
         {step.cautions.map(({ what, instead }) => (
           <Caution key={what} what={what}>

@@ -15,6 +15,7 @@ export interface BenchProps {
   readonly person: Person;
   readonly leads: BenchView['leads'];
   readonly timed: BenchView['timed'];
+  readonly unrehearsed: BenchView['unrehearsed'];
   /** Other units to take up while this one waits. */
   readonly meanwhile: readonly Meanwhile[];
   /** What the model's parts are worth today, and how they and its joints have behaved. */

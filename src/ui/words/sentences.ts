@@ -47,6 +47,8 @@ export const sentences: Readonly<Record<Reason, (facts: Facts) => string>> = {
     `There is solvent in the air: no heat for another ${minutes} min. Air the place and wait.`,
   'wait-running': ({ tag }) => `A timer runs for ${tag} already.`,
   'fixture-taken': ({ fixture, place, tag }) => `${fixture} ${place} holds ${tag}. Take another one.`,
+  'rehearse-first': ({ step }) =>
+    `“${step}” is for certified people, and you have not passed a rehearsal of it. Nothing was changed. Rehearse it from the model’s page, or hand the unit over.`,
   'torque-open': ({ screw, reading }) =>
     `A ${screw} was read at ${reading} N·cm, outside its limits. Tighten it again, or say that it stays so.`,
   'not-skipped': () =>

@@ -10,7 +10,7 @@ export const metadata = { title: 'Bench · Plucky Parcel' };
 export default async function BenchPage({ params }: { readonly params: Promise<{ unit: string }> }) {
   const person = await guardPage();
   const tag = decodeURIComponent((await params).unit);
-  const view = await readBench(database(), tag, new Date());
+  const view = await readBench(database(), tag, person.id, new Date());
   if (!view) return <UnknownTag tag={tag} />;
   const meanwhile = view.unit.timer ? await readMeanwhile(database(), view.unit.id) : [];
   return <BenchScreen key={view.unit.id} view={view} meanwhile={meanwhile} person={person} />;
