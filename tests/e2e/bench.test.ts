@@ -150,6 +150,16 @@ test('solvent in the air locks the heat, and the sheet says for how long', async
   expect(await heading(page)).toBe(before);
 });
 
+test('a step for certified people asks whoever has not rehearsed it to do so first', async () => {
+  const page = await bench.signIn('Oskar V.');
+  await onSheet(page, 'Reed 2');
+  await until(page, /Unsolder the buzzer/);
+  await says(page, 'You have not passed a rehearsal of it');
+  await press(page, 'space');
+  await page.waitForFunction(() => location.pathname === '/models/brinewell-reed-2/rehearse');
+  await says(page, 'a practice unit: nothing is touched');
+});
+
 test('two tabs on one unit, and a reload at every step: nothing is lost and nothing is done twice', async () => {
   const page = await bench.signIn('Petra L.');
   const tag = await onSheet(page, 'Slate Quay');

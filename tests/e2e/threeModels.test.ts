@@ -7,7 +7,8 @@ import { Bench, demoUrl, go, heading, press, says, settled, text, watchTrouble }
 import { makeBuild, makeDonor } from '../support/makeUnits';
 import { handset, phone, shippedModels } from '../support/models';
 
-const laptop = shippedModels.find(({ name }) => name === 'Slate Quay') as Model;
+const named = (wanted: string) => shippedModels.find(({ name }) => name === wanted) as Model;
+const laptop = named('Slate Quay');
 
 let way: BreakableWay;
 let bench: Bench;
@@ -129,6 +130,31 @@ const missingScrew = (at: RegExp): Trouble => ({
   },
 });
 
+/** A screw is read too tight: the step waits for an answer, and is done once it is right. */
+const tooTight: Trouble = {
+  at: /put the base door on/i,
+  meet: async (page) => {
+    await says(page, 'Simulated driver');
+    const before = await standing(page);
+    await press(page, '8');
+    await says(page, 'Screw 1 is too tight');
+    await press(page, 'space');
+    await says(page, 'outside its limits. Tighten it again');
+    expect(await standing(page)).toBe(before);
+    await press(page, '7');
+    await page.waitForFunction(() => !document.body.innerText.includes('Screw 1 is too tight'));
+  },
+};
+
+/** The seal came off whole: it goes back, and nothing renews it. */
+const goesBack: Trouble = {
+  at: /cut the frame/i,
+  meet: async (page) => {
+    await press(page, 'y');
+    await says(page, 'goes back as it is');
+  },
+};
+
 /** The cable is out for three steps and a reload. */
 const outage: Trouble = {
   at: /draw the battery plug/i,
@@ -176,7 +202,7 @@ const courses: readonly Course[] = [
     model: laptop,
     apart: [brokenPart, outage],
     part: 'keyboard',
-    together: [missingScrew(/base screws/i)],
+    together: [missingScrew(/take the base screws out/i), tooTight],
     owed: [/screw/i],
   },
   {
@@ -186,6 +212,7 @@ const courses: readonly Course[] = [
     together: [resistsOnce],
     owed: [],
   },
+  { model: named('Wick'), apart: [], part: 'battery', together: [goesBack], owed: [/^Gate/] },
 ];
 
 test.each(courses.map((course) => [course.model.name, course] as const))(
