@@ -35,6 +35,8 @@ export const longestSeconds = 3600;
 const shortestPhase = 5;
 const hysteresisKelvin = 1.5;
 const longestSoak = 900;
+/** Adhesive that has given can be cut so far below the temperature at which it gives. */
+const stillSoftKelvin = 10;
 export const soakStep = 5;
 
 /**
@@ -124,8 +126,8 @@ function secondsSoft(
   layer: number,
   celsius: number,
 ): number {
-  // It is at the very edge when the plan ends: a hand’s breadth below counts as soft still.
-  const still = celsius - 5;
+  // It is at the very edge when the plan ends: what has given is still cut a little below.
+  const still = celsius - stillSoftKelvin;
   let now = from;
   let seconds = 0;
   while ((now[layer] as number) >= still && seconds < longestSoak) {

@@ -79,6 +79,8 @@ export function BenchKeys({
           look={isEarly ? 'outline' : 'action'}
           size="wide"
           flex="2"
+          whiteSpace="nowrap"
+          minW="max-content"
           onPress={pedal?.press ?? on.onDone}
           data-testid="done"
         />

@@ -19,6 +19,8 @@ const verdictWords: Readonly<Record<TorqueVerdict, string>> = {
   kept: 'stays so',
 };
 
+const isOutside = (verdict: TorqueVerdict): boolean => verdict === 'low' || verdict === 'high';
+
 /** The screws of a step in the order in which they are tightened, each with what the driver read. */
 export function TorquePanel({
   step,
@@ -40,7 +42,11 @@ export function TorquePanel({
   const [wrong] = open;
   const of = next ?? screws[0]?.screw;
   return (
-    <Section title="Start all, align, then tighten in order" note="N·cm" mt="12px">
+    <Section
+      title="Start all, align, then tighten in order"
+      note={next ? `next: ${screwName(next)}, N·cm` : 'N·cm'}
+      mt="12px"
+    >
       <Box as="ol" display="flex" flexWrap="wrap" gap="6px" pt="10px" listStyleType="none">
         {screws.map(({ screw, torque, reading, verdict }, at) => (
           <Box
@@ -49,17 +55,13 @@ export function TorquePanel({
             bg={screw === next ? 'actionSoft' : 'sunk'}
             borderRadius="cup"
             px="10px"
-            py="6px"
-            minW="112px"
+            py="4px"
+            display="flex"
+            gap="8px"
             aria-current={screw === next ? 'step' : undefined}
           >
-            <Box display="flex" justifyContent="space-between">
-              <strong>{at + 1}</strong>
-              <Box as="span" color="inkMuted" textStyle="caption">
-                {screwName(screw)}
-              </Box>
-            </Box>
-            <Box color={verdict === 'low' || verdict === 'high' ? 'danger' : undefined}>
+            <strong>{at + 1}</strong>
+            <Box as="span" color={isOutside(verdict) ? 'danger' : reading === null ? 'inkMuted' : undefined}>
               {reading === null ? `aim ${torque.aim}` : `${reading} ${verdictWords[verdict]}`}
             </Box>
           </Box>

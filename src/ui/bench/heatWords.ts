@@ -16,13 +16,12 @@ export function sayPlan(plan: HeatPlan, goal: HeatGoal): string {
   return `Heat ${sayPhases(plan)}: soft at ${goal.fromCelsius} °C after ${sayClock(plan.readySeconds)}, for about ${sayClock(plan.softSeconds)}. The cell comes to ${Math.round(plan.peakCellCelsius)} °C, ${Math.round(margin)} K below its limit.`;
 }
 
-/** How a stretch of the seam goes, after its name: “on 1:20, soft for 0:25: warm it again once”. */
+/** How a stretch of the seam goes, after its name: “on 1:20; cut 0:57, warm again every 0:25; cell 12 K below”. */
 export function sayStretch({ plan, segment, warmsAgain, cellMarginKelvin }: SegmentPlan): string {
   if (!plan.isReached) return 'does not get soft like this';
-  const again = Math.ceil(segment.workSeconds / Math.max(1, plan.softSeconds)) - 1;
   return [
     plan.phases.length === 0 ? 'soft already' : sayPhases(plan),
-    `cut ${sayClock(segment.workSeconds)}${warmsAgain ? `, warmed again ${again === 1 ? 'once' : `${again} times`}` : ''}`,
-    `cell ${Math.round(cellMarginKelvin)} K below`,
+    `cut ${sayClock(segment.workSeconds)}${warmsAgain ? `, warm again every ${sayClock(plan.softSeconds)}` : ''}`,
+    `the cell ${Math.round(cellMarginKelvin)} K below its limit`,
   ].join('; ');
 }

@@ -37,7 +37,7 @@ export function NoticeBar() {
       aria-live="polite"
       data-waiting={waiting}
     >
-      {away && (
+      {away && keptAt === null && (
         <Box maxW="760px" pointerEvents="auto" boxShadow="0 2px 0 0 var(--chakra-colors-waiting)">
           <Caution tone="waiting" what={`${sayCount(waiting, 'fact')} to send.`}>
             {sayRefusal(away)}
@@ -48,7 +48,7 @@ export function NoticeBar() {
         <Box maxW="760px" pointerEvents="auto">
           <Caution tone="waiting" what="The server does not answer.">
             This page is as it was at {new Date(keptAt).toTimeString().slice(0, 5)}, with what you did here since. Go
-            on: it is kept.
+            on: {waiting > 0 ? `${sayCount(waiting, 'fact')} to send, kept in this browser.` : 'it is kept.'}
           </Caution>
         </Box>
       )}

@@ -135,6 +135,8 @@ export class ShopStore {
       this.acknowledgedMs.push(performance.now() - since);
       this.madeAt.delete(event.id);
     }
+    // Whoever answers is there.
+    this.keptAt = null;
     if (answer.ok) {
       for (const { kind, id, after } of answer.value.results) {
         const ours = this.overlay.get(id);
