@@ -6,6 +6,7 @@ import { settled } from './browser';
 const presses = 60;
 const benches = 20;
 const queued = 5000;
+const seen = 30;
 const batch = 50;
 
 /** Presses a key inside the page and answers with the milliseconds until the heading is another and drawn. */
@@ -108,6 +109,28 @@ function work(door: Door): { readonly stop: () => Promise<void> } {
   };
 }
 
+/** Milliseconds from a fact of somebody else to the screen that shows it, by the count of what waits for triage. */
+async function seenElsewhere(page: Page, door: Door): Promise<readonly number[]> {
+  await page.goto(`${door.url}/`, { waitUntil: 'load' });
+  await settled(page);
+  const knot = 'a[data-knot="triage"] span';
+  const values: number[] = [];
+  while (values.length < seen) {
+    const before = await page.$eval(knot, ({ textContent }) => Number(textContent));
+    const since = performance.now();
+    await makeUnit(door);
+    await page.waitForFunction(
+      (place, count) => Number(document.querySelector(place)?.textContent) > count,
+      {},
+      knot,
+      before,
+    );
+    values.push(performance.now() - since);
+    await new Promise((done) => setTimeout(done, 1500));
+  }
+  return values;
+}
+
 const spread = (values: readonly number[]): string => {
   const sorted = [...values].sort((a, b) => a - b);
   const at = (share: number) => (sorted[Math.floor(share * (sorted.length - 1))] ?? Number.NaN).toFixed(1);
@@ -119,6 +142,9 @@ export async function benchFigures(page: Page, path: string, door: Door): Promis
   await page.goto(`${door.url}${path}`, { waitUntil: 'load' });
   await settled(page);
   const alone = await painted(page);
+  const elsewhere = await seenElsewhere(page, door);
+  await page.goto(`${door.url}${path}`, { waitUntil: 'load' });
+  await settled(page);
   const load = work(door);
   await new Promise((done) => setTimeout(done, 4000));
   const among = await painted(page);
@@ -134,6 +160,7 @@ export async function benchFigures(page: Page, path: string, door: Door): Promis
   const seconds = (performance.now() - since) / 1000;
   return [
     `Key press to the next operation painted: ${spread(alone)} alone, ${spread(among)} with ${benches} benches at work.`,
+    `A fact of one bench is on another’s screen: ${spread(elsewhere)}, two requests of the one who makes it included.`,
     `${taken} facts that waited through an outage arrive in ${seconds.toFixed(0)} s, ${(taken / seconds).toFixed(0)} a second, in order.`,
   ];
 }
