@@ -80,6 +80,7 @@ export interface PartRow {
   bin: string | null;
   assigned_to: string | null;
   is_data_cleared: number;
+  findings: Part['findings'];
   version: number;
   last_event_id: string;
 }
@@ -293,6 +294,7 @@ export const columns = {
     'bin',
     'assigned_to',
     'is_data_cleared',
+    'findings',
     'version',
     'last_event_id',
   ] satisfies (keyof PartRow)[],

@@ -136,6 +136,7 @@ const sparePart = (model: Model, { id, category, interchange }: ModelPart, partI
   bin: 'A01',
   assignedTo: null,
   isDataCleared: true,
+  findings: [],
   version: 1,
   lastEventId: '',
 });

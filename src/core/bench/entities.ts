@@ -178,6 +178,8 @@ export interface Part extends Versioned {
   readonly assignedTo: string | null;
   /** False for a part with personal data from a unit that was not wiped. */
   readonly isDataCleared: boolean;
+  /** What had been found in its unit when it came out. */
+  readonly findings: readonly Finding[];
 }
 
 /** The kinds of things that facts change, and their shapes. */

@@ -17,7 +17,7 @@ export const partEffects: Effects<'part-graded' | 'part-shelved' | 'part-scrappe
     const found = partAt(world, event, 'grade', 'to-shelve');
     if (!found.ok) return found;
     const { readings, verdict } = event.payload;
-    const judged = verdict ? accept(verdict) : gradePart(found.value.category, readings);
+    const judged = verdict ? accept(verdict) : gradePart(found.value.category, readings, found.value.findings);
     if (!judged.ok) return judged;
     const { grade, limiting } = judged.value;
     const place = grade === 'X' ? 'scrap' : 'to-shelve';

@@ -241,6 +241,7 @@ function freshPart(unit: Unit, model: Model, sheet: SheetState, { partId, partRe
     bin: null,
     assignedTo: null,
     isDataCleared: data !== true || unit.isWiped,
+    findings: sheet.findings,
     version: 0,
     lastEventId: '',
   };

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { gradeRank, worstGrade, grades } from '@/core/shared/grades';
 import { partCategories } from '@/core/procedure/vocabulary';
+import { capOf } from './findingCaps';
 import { gradePart, gradeReading, punches } from './gradePart';
 import { attributesOf, type NumberAttribute, type Readings } from './rules';
 
@@ -91,6 +92,35 @@ describe('gradePart', () => {
         { seed: 2026 },
       );
     }
+  });
+
+  test('what was found in the unit holds a part down, never up, and is named', () => {
+    for (const category of partCategories) {
+      const best = Object.fromEntries(
+        attributesOf(category).map((attribute) => [
+          attribute.id,
+          attribute.kind === 'number'
+            ? attribute.better === 'higher'
+              ? attribute.high
+              : attribute.low
+            : (attribute.choices.find(({ grade }) => grade === 'A')?.id ?? ''),
+        ]),
+      );
+      for (const found of [['liquid'], ['swelling'], ['dent'], ['dent', 'swelling'], ['crack'], []] as const) {
+        const plain = gradePart(category, best);
+        const judged = gradePart(category, best, found);
+        if (!plain.ok || !judged.ok) throw new Error(category);
+        const cap = capOf(category, found);
+        expect(judged.value.grade).toBe(cap ? worstGrade([plain.value.grade, cap.grade]) : plain.value.grade);
+        expect(judged.value.cap).toEqual(cap);
+        if (cap) expect([judged.value.limiting, judged.value.without]).toEqual([expect.stringMatching(/unit/), 'A']);
+      }
+    }
+    // A worse reading decides as before.
+    expect(gradePart('speaker', { works: 'no', wear: 'none' }, ['liquid'])).toMatchObject({
+      value: { grade: 'X', limiting: 'Works', cap: null },
+    });
+    expect(capOf('cover', ['swelling', 'dent'])).toMatchObject({ grade: 'C', finding: 'dent' });
   });
 
   test('four holes for A, none for X', () => {

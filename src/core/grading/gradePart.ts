@@ -1,6 +1,7 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { gradeRank, grades, worstGrade, type Grade } from '@/core/shared/grades';
-import type { PartCategory } from '@/core/procedure/vocabulary';
+import type { Finding, PartCategory } from '@/core/procedure/vocabulary';
+import { capOf, type FindingCap } from './findingCaps';
 import { attributesOf, type Attribute, type Readings } from './rules';
 
 export interface AttributeGrade {
@@ -11,20 +12,27 @@ export interface AttributeGrade {
 
 export interface Judgement {
   readonly grade: Grade;
-  /** Name of the attribute that holds the grade down; the first of several. */
+  /** Name of the attribute that holds the grade down, the first of several; or what was found in the unit. */
   readonly limiting: string;
   readonly attributes: readonly AttributeGrade[];
+  /** What was found in its unit, where that is what holds it down. */
+  readonly cap: FindingCap | null;
   /** The grade it would have if that one attribute were perfect. */
   readonly without: Grade;
 }
 
 /**
- * Grades a part: the worst attribute decides, and is named.
+ * Grades a part: the worst attribute decides, and is named; what was found in its unit may hold it down further.
  *
+ * @param findings  of the unit it came out of
  * @param readings  one reading for each attribute of the category
  * @refuses 'readings-missing' with the first attribute not read; 'bad-input' for a reading outside its range or choices
  */
-export function gradePart(category: PartCategory, readings: Readings): Outcome<Judgement> {
+export function gradePart(
+  category: PartCategory,
+  readings: Readings,
+  findings: readonly Finding[] = [],
+): Outcome<Judgement> {
   const attributes: AttributeGrade[] = [];
   for (const attribute of attributesOf(category)) {
     const reading = readings[attribute.id];
@@ -34,14 +42,31 @@ export function gradePart(category: PartCategory, readings: Readings): Outcome<J
     attributes.push({ attribute, reading, grade });
   }
   const grade = worstGrade(attributes.map((entry) => entry.grade));
+  const cap = capOf(category, findings);
+  if (cap && worstGrade([cap.grade, grade]) !== grade)
+    return accept({
+      grade: cap.grade,
+      limiting: findingLimits[cap.finding] ?? cap.finding,
+      attributes,
+      cap,
+      without: grade,
+    });
   const limiting = attributes.find((entry) => entry.grade === grade) as AttributeGrade;
   return accept({
     grade,
     limiting: limiting.attribute.name,
     attributes,
+    cap: null,
     without: worstGrade(attributes.filter((entry) => entry !== limiting).map((entry) => entry.grade)),
   });
 }
+
+/** What a finding is called where it limits a grade. */
+const findingLimits: Partial<Record<Finding, string>> = {
+  liquid: 'Liquid in the unit',
+  swelling: 'Swollen cell in the unit',
+  dent: 'Dent in the unit',
+};
 
 /** Grade of one reading; undefined when the reading is not possible. */
 export function gradeReading(attribute: Attribute, reading: number | string): Grade | undefined {

@@ -60,6 +60,7 @@ const migrations: readonly Migration[] = [
   { name: '027_unit_timer', up: (db) => tables.unitTimer(db.schema) },
   { name: '028_rehearsals', up: (db) => tables.rehearsals(db.schema) },
   { name: '029_events_of_models', up: (db) => tables.eventsOfModels(db.schema) },
+  { name: '030_findings_of_parts', up: (db) => tables.findingsOfParts(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -276,3 +276,9 @@ export const eventsOfModels = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('events', (table) => {
     table.index(['model_id', 'type', 'position']);
   });
+
+/** What had been found in the unit when a part came out of it. */
+export const findingsOfParts = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('parts', (table) => {
+    table.json('findings').notNullable().defaultTo('[]');
+  });

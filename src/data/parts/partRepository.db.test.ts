@@ -21,6 +21,7 @@ const part = (tag: string, given: Partial<Part> = {}): Part => ({
   bin: 'A01',
   assignedTo: null,
   isDataCleared: true,
+  findings: [],
   version: 3,
   lastEventId: randomUUID(),
   ...given,

@@ -18,6 +18,7 @@ export function toPart(row: PartRow): Part {
     bin: row.bin,
     assignedTo: row.assigned_to,
     isDataCleared: row.is_data_cleared === 1,
+    findings: row.findings,
     version: row.version,
     lastEventId: row.last_event_id,
   };
@@ -40,6 +41,7 @@ export function fromPart(part: Part): Record<keyof PartRow, string | number | nu
     bin: part.bin,
     assigned_to: part.assignedTo,
     is_data_cleared: part.isDataCleared ? 1 : 0,
+    findings: JSON.stringify(part.findings ?? []),
     version: part.version,
     last_event_id: part.lastEventId,
   };

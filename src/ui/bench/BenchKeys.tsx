@@ -61,6 +61,8 @@ export function BenchKeys({
             look="action"
             size="wide"
             flex="2"
+            whiteSpace="nowrap"
+            minW="max-content"
             onPress={() => on.onJudge(true)}
           />
           <KeyButton
@@ -109,7 +111,7 @@ export function BenchKeys({
         label="Screw"
         size="bench"
         flex="1"
-        isEnabled={!atGate}
+        isEnabled={!isHalted}
         onPress={() => on.onAsk('screw')}
       />
       <KeyButton

@@ -2,9 +2,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { SheetState } from '@/core/bench/entities';
 import { screwLedger } from '@/core/bench/screwLedger';
+import { trayNow } from '@/core/bench/trayNow';
 import { screwName } from '@/core/screws/screwGroups';
 import type { ReactNode } from 'react';
-import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { Cup } from '@/core/screws/placeScrews';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { isDebt, type SheetStep } from '@/core/teardown/sheet/sheetStep';
@@ -16,8 +16,7 @@ import { useTimers } from '@/ui/timers/TimersProvider';
 import { sayCount } from '@/ui/words/amounts';
 import { partStateNames, screwTroubleNames } from '@/ui/words/names';
 import type { BenchProps } from './benchProps';
-
-const holders: Readonly<Record<ScrewKeeping, string>> = { tray: 'Tray', mat: 'Mat', piles: 'Piles' };
+import { holders } from './sheetWords';
 
 const CupBox = chakra('li', cupRecipe);
 
@@ -37,6 +36,7 @@ export function BenchSide({
   readonly children?: ReactNode;
 }) {
   const ledger = screwLedger(sheet.steps, state.doneStepIds, state.screwTroubles);
+  const tray = trayNow(sheet, state.doneStepIds, state.screwTroubles);
   const others = useTimers().filter((running) => running.unit.id !== unit.id);
   // On a rebuild they are among the debts.
   const spoilt = state.kind === 'teardown' ? state.screwTroubles : [];
@@ -63,7 +63,12 @@ export function BenchSide({
       >
         <Box as="ul" display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="6px" pt="10px">
           {sheet.cups.map((cup) => (
-            <CupView key={`${cup.cup} ${cup.stepId} ${cup.group.jointIds[0]}`} cup={cup} step={step} state={state} />
+            <CupView
+              key={`${cup.cup} ${cup.stepId} ${cup.group.jointIds[0]}`}
+              cup={cup}
+              step={step}
+              isFilled={tray.some((held) => held.cup === cup.cup)}
+            />
           ))}
         </Box>
         {sheet.cups.length === 0 && (
@@ -122,18 +127,16 @@ export function BenchSide({
 }
 
 function CupView({
-  cup: { cup, group, stepId },
+  cup: { cup, group },
   step,
-  state,
+  isFilled,
 }: {
   readonly cup: Cup;
   readonly step: SheetStep;
-  readonly state: SheetState;
+  readonly isFilled: boolean;
 }) {
   const isActive = step.cups.some(({ group: own }) => own.jointIds[0] === group.jointIds[0]);
-  const isFilled = state.doneStepIds.includes(stepId);
-  const isEmptied = state.doneStepIds.includes(stepId.replace('out:', 'back:'));
-  const look = isActive ? 'active' : isFilled && !isEmptied ? 'filled' : 'free';
+  const look = isActive ? 'active' : isFilled ? 'filled' : 'free';
   return (
     <CupBox state={look}>
       <Box display="flex" justifyContent="space-between" alignItems="baseline">

@@ -15,6 +15,7 @@ import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { drawingSize } from './drawingSize';
 import { partsOut } from './partsOut';
+import { GateLedger } from './GateLedger';
 import { HeatLock } from './HeatLock';
 import { HeatPanel, TorquePanel } from './LaterPanels';
 import { PastUsual } from './PastUsual';
@@ -121,6 +122,7 @@ export function StepView({
         </Caution>
       )}
       <Box display="grid" gap="8px">
+        {step.leg === 'gate' && <GateLedger sheet={sheet} state={state} />}
         {step.cautions.map(({ what, instead }) => (
           <Caution key={what} what={what}>
             {instead}

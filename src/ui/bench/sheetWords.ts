@@ -39,6 +39,8 @@ export const keepingNames: Readonly<Record<ScrewKeeping, string>> = {
   piles: 'piles by length',
 };
 
+export const holders: Readonly<Record<ScrewKeeping, string>> = { tray: 'Tray', mat: 'Mat', piles: 'Piles' };
+
 export const skipWords: Readonly<Record<SkipCause, string>> = {
   'done-already': 'Pass it over: it was done before',
   'not-there': 'Pass it over: what it is about is not there',

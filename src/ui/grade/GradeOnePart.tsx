@@ -2,11 +2,13 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Part } from '@/core/bench/entities';
+import { capOf } from '@/core/grading/findingCaps';
 import { gradePart, gradeReading } from '@/core/grading/gradePart';
 import { attributesOf, type Readings } from '@/core/grading/rules';
 import { worstGrade, type Grade } from '@/core/shared/grades';
 import { money } from '@/core/shared/money';
 import type { PartKind } from '@/data/models/partKinds';
+import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Punches } from '@/ui/base/Punches';
 import { Section } from '@/ui/base/Section';
@@ -14,7 +16,7 @@ import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import type { Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { partStateNames } from '@/ui/words/names';
+import { findingNames, partStateNames } from '@/ui/words/names';
 import { AttributeRow } from './AttributeRow';
 
 /** One attribute after the other, the grade live beside them with what limits it. */
@@ -34,7 +36,8 @@ export function GradeOnePart({
   const [wanted, setWanted] = useState<string | null>(null);
   const isRead = (id: string) => readings[id] !== undefined;
   const current = wanted ?? attributes.find(({ id }) => !isRead(id))?.id ?? null;
-  const judged = gradePart(part.category, readings);
+  const judged = gradePart(part.category, readings, part.findings);
+  const cap = capOf(part.category, part.findings);
   const soFar = worstGrade(attributes.flatMap((attribute) => gradeOf(attribute, readings) ?? []));
   const grade = judged.ok ? judged.value.grade : soFar;
   const readCount = attributes.filter(({ id }) => isRead(id)).length;
@@ -87,7 +90,8 @@ export function GradeOnePart({
             {judged.ok && grade !== 'A' && judged.value.without !== grade && (
               <>
                 {' '}
-                With perfect {judged.value.limiting.toLowerCase()} it would be {judged.value.without}
+                {judged.value.cap ? 'Otherwise' : `With perfect ${judged.value.limiting.toLowerCase()}`} it would be{' '}
+                {judged.value.without}
                 {kind.valueCents[judged.value.without] !== undefined &&
                   `, ${money((kind.valueCents[judged.value.without] ?? 0) - (kind.valueCents[grade] ?? 0))} more`}
                 .
@@ -97,6 +101,11 @@ export function GradeOnePart({
             {!judged.ok && 'The worst attribute decides; read them all.'}
           </Box>
         </Section>
+        {cap && (
+          <Caution tone="waiting" what={`No better than ${cap.grade}:`}>
+            {findingNames[cap.finding]} in its unit, {cap.because}.
+          </Caution>
+        )}
         {!part.isDataCleared && (
           <Box color="danger" fontWeight="600">
             It may hold personal data: destroy it, the shelf will refuse it.
