@@ -2,11 +2,10 @@ import { randomUUID } from 'node:crypto';
 import type { Page } from 'puppeteer-core';
 import type { Part, Unit } from '@/core/bench/entities';
 import type { EventType, Payloads } from '@/core/bench/events';
-import { attributesOf, type Readings } from '@/core/grading/rules';
-import type { PartCategory } from '@/core/procedure/vocabulary';
 import type { Model } from '@/core/procedure/model';
 import type { Acknowledged } from '@/services/events/recordEvent';
 import type { Answer } from '@/ui/facts/eventQueue';
+import { bestReadings } from './bestReadings';
 
 interface MadeUnit {
   readonly id: string;
@@ -79,15 +78,3 @@ export async function makeBuild(page: Page, model: Model, part: Part): Promise<M
   await act('unit-matched', unit.id, {});
   return unit;
 }
-
-const bestReadings = (category: PartCategory): Readings =>
-  Object.fromEntries(
-    attributesOf(category).map((attribute) => [
-      attribute.id,
-      attribute.kind === 'number'
-        ? attribute.better === 'higher'
-          ? attribute.high
-          : attribute.low
-        : (attribute.choices[0]?.id ?? ''),
-    ]),
-  );

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { bestReadings } from '../../../tests/support/bestReadings';
 import { gradeRank, worstGrade, grades } from '@/core/shared/grades';
 import { partCategories } from '@/core/procedure/vocabulary';
 import { capOf } from './findingCaps';
@@ -96,16 +97,7 @@ describe('gradePart', () => {
 
   test('what was found in the unit holds a part down, never up, and is named', () => {
     for (const category of partCategories) {
-      const best = Object.fromEntries(
-        attributesOf(category).map((attribute) => [
-          attribute.id,
-          attribute.kind === 'number'
-            ? attribute.better === 'higher'
-              ? attribute.high
-              : attribute.low
-            : (attribute.choices.find(({ grade }) => grade === 'A')?.id ?? ''),
-        ]),
-      );
+      const best = bestReadings(category);
       for (const found of [['liquid'], ['swelling'], ['dent'], ['dent', 'swelling'], ['crack'], []] as const) {
         const plain = gradePart(category, best);
         const judged = gradePart(category, best, found);
