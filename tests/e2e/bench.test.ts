@@ -116,7 +116,10 @@ test('it went otherwise: a torn foil, a step passed over, a note, a break; each 
   const tag = await onSheet(page, 'Sedge 8');
   await press(page, 'o', 'd');
   await says(page, 'cannot be passed over');
+  await press(page, 'Escape', 'l');
+  await page.waitForSelector('dialog input');
   await press(page, 'Escape');
+  await page.waitForFunction(() => document.querySelector('dialog') === null);
   await until(page, /foil/i);
   await press(page, 'o');
   await says(page, /It tears across \(30 in 100\)/);

@@ -7,8 +7,7 @@ import { Bench, demoUrl, go, heading, press, says, settled, text, watchTrouble }
 import { makeBuild, makeDonor } from '../support/makeUnits';
 import { handset, phone, shippedModels } from '../support/models';
 
-const named = (wanted: string) => shippedModels.find(({ name }) => name === wanted) as Model;
-const laptop = named('Slate Quay');
+const laptop = shippedModels.find(({ name }) => name === 'Slate Quay') as Model;
 
 let way: BreakableWay;
 let bench: Bench;
@@ -146,15 +145,6 @@ const tooTight: Trouble = {
   },
 };
 
-/** The seal came off whole: it goes back, and nothing renews it. */
-const goesBack: Trouble = {
-  at: /cut the frame/i,
-  meet: async (page) => {
-    await press(page, 'y');
-    await says(page, 'goes back as it is');
-  },
-};
-
 /** The cable is out for three steps and a reload. */
 const outage: Trouble = {
   at: /draw the battery plug/i,
@@ -212,7 +202,6 @@ const courses: readonly Course[] = [
     together: [resistsOnce],
     owed: [],
   },
-  { model: named('Wick'), apart: [], part: 'battery', together: [goesBack], owed: [/^Gate/] },
 ];
 
 test.each(courses.map((course) => [course.model.name, course] as const))(

@@ -21,6 +21,8 @@ export function watchTrouble(page: Page): string[] {
 
 /** One browser for a test file. */
 export class Bench {
+  private readonly sessions = new Map<string, Awaited<ReturnType<Page['cookies']>>>();
+
   private constructor(
     readonly browser: Browser,
     readonly close: () => Promise<void>,
@@ -32,12 +34,25 @@ export class Bench {
     return new Bench(browser, close, url);
   }
 
-  signIn(
+  /** A page of its own for somebody: signed in by hand the first time, with the same session after that. */
+  async signIn(
     name: string,
     pin = demoPeople.find((person) => person.name === name)?.pin ?? '',
     bench = 'bench-2',
   ): Promise<Page> {
-    return signedInPage(this.browser, this.url, name, pin, bench);
+    const key = `${name} ${bench}`;
+    const session = this.sessions.get(key);
+    if (!session) {
+      const page = await signedInPage(this.browser, this.url, name, pin, bench);
+      this.sessions.set(key, await page.cookies());
+      return page;
+    }
+    const page = await (await this.browser.createBrowserContext()).newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    // Something small of the application, so that the page is at home there.
+    await page.goto(`${this.url}/api/health`);
+    await page.setCookie(...session);
+    return page;
   }
 
   /** Closes the pages of everybody who signed in. */

@@ -10,6 +10,7 @@ import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { isDebt, type SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
+import { KeyButton } from '@/ui/keys/KeyButton';
 import { cupRecipe } from '@/ui/theme/recipes/cup';
 import { TimerList } from '@/ui/timers/TimerList';
 import { useTimers } from '@/ui/timers/TimersProvider';
@@ -28,11 +29,14 @@ export function BenchSide({
   state,
   sheet,
   step,
+  onStray,
   children,
 }: BenchProps & {
   readonly state: SheetState;
   readonly sheet: RunSheet;
   readonly step: SheetStep;
+  /** A screw lies there, and nobody knows where from. */
+  readonly onStray: () => void;
   readonly children?: ReactNode;
 }) {
   const ledger = screwLedger(sheet.steps, state.doneStepIds, state.screwTroubles);
@@ -71,6 +75,11 @@ export function BenchSide({
             />
           ))}
         </Box>
+        {sheet.cups.length > 0 && (
+          <Box pt="8px">
+            <KeyButton keyName="l" label="A screw left over: where from?" size="small" onPress={onStray} />
+          </Box>
+        )}
         {sheet.cups.length === 0 && (
           <Box textStyle="note" color="inkMuted" pt="8px">
             No screws on this sheet.

@@ -14,8 +14,8 @@ export function GateLedger({ sheet, state }: { readonly sheet: RunSheet; readonl
   return (
     <Caution tone="sound" what={`${holder} now:`}>
       {tray.length === 0
-        ? 'empty. A screw is left over? S, then W, says where it belongs.'
-        : `${sayList(tray.map(({ cup, count }) => `${sayCount(count, 'screw')} in ${cup}`))}, and nothing else. Otherwise find it before you go on: S.`}
+        ? 'empty. A screw is left over? L says where it belongs.'
+        : `${sayList(tray.map(({ cup, count }) => `${sayCount(count, 'screw')} in ${cup}`))}, and nothing else. Otherwise find it before you go on: S if it is spoilt, L if one lies there.`}
     </Caution>
   );
 }

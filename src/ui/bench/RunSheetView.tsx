@@ -130,7 +130,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
             onOtherFace={() => setFaceShift((shift) => shift + 1)}
           />
         )}
-        <BenchSide {...props} step={step}>
+        <BenchSide {...props} step={step} onStray={() => setAsks('stray')}>
           {rest && (
             <StillToCome
               model={model}

@@ -20,8 +20,10 @@ const LayerContext = createContext(0);
 
 /** Keys of everything inside act before, and instead of, those outside: for a choice that is open. */
 export function KeyLayer({ children }: { readonly children: ReactNode }) {
-  const layer = useContext(LayerContext);
-  return <LayerContext.Provider value={layer + 1}>{children}</LayerContext.Provider>;
+  const layer = useContext(LayerContext) + 1;
+  const registry = useContext(RegistryContext);
+  useLayoutEffect(() => registry?.openLayer(layer), [registry, layer]);
+  return <LayerContext.Provider value={layer}>{children}</LayerContext.Provider>;
 }
 
 /** Listens once for the whole application, and shows the keys of the screen on “?”. */

@@ -75,6 +75,20 @@ describe('KeyDispatcher', () => {
 });
 
 describe('KeyRegistry', () => {
+  test('an open choice without a key of its own still keeps those below it from being pressed', () => {
+    const registry = new KeyRegistry();
+    const leave = jest.fn();
+    registry.add({ key: 'Escape', label: 'Leave', layer: 0, run: leave });
+    const close = registry.openLayer(1);
+    expect([registry.run('Escape'), registry.live()]).toEqual([false, []]);
+    const closeSecond = registry.openLayer(1);
+    close();
+    expect(registry.run('Escape')).toBe(false);
+    closeSecond();
+    expect(registry.run('Escape')).toBe(true);
+    expect(leave).toHaveBeenCalledTimes(1);
+  });
+
   test('an open choice has the keys to itself, and gives them back', () => {
     const ran: string[] = [];
     const registry = new KeyRegistry();

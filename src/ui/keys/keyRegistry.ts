@@ -9,6 +9,7 @@ export interface KeyBinding {
 /** The keys that are bound now. Later bindings of the same key win. */
 export class KeyRegistry {
   private readonly bindings = new Set<KeyBinding>();
+  private readonly layers: number[] = [];
   private readonly takers = new Set<(code: string) => void>();
 
   /** @returns takes the binding away again */
@@ -17,9 +18,19 @@ export class KeyRegistry {
     return () => void this.bindings.delete(binding);
   }
 
+  /**
+   * A choice is open, whether or not it binds a key: what lies below it is not reached.
+   *
+   * @returns closes it again
+   */
+  openLayer(layer: number): () => void {
+    this.layers.push(layer);
+    return () => void this.layers.splice(this.layers.indexOf(layer), 1);
+  }
+
   /** Bindings that act now, in the order in which they were bound. */
   live(): readonly KeyBinding[] {
-    const top = Math.max(0, ...[...this.bindings].map(({ layer }) => layer));
+    const top = Math.max(0, ...this.layers, ...[...this.bindings].map(({ layer }) => layer));
     const byKey = new Map<string, KeyBinding>();
     for (const binding of this.bindings) if (binding.layer === top) byKey.set(binding.key, binding);
     return [...byKey.values()];
