@@ -5,6 +5,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   // Types are checked by ./plucky test; a newcomer's first build need not wait for them.
   typescript: { ignoreBuildErrors: true },
+  // Documents that name no icon of theirs, as an export does, make browsers ask for this one.
+  rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
   devIndicators: false,
   serverExternalPackages: ['mariadb', 'knex', '@node-rs/argon2', 'pdfkit', 'bwip-js'],
   // Components draw again only when what they show has changed: styles are worked out at run time, which is not free.

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { demoPeople } from '../../scripts/demo/people';
-import { Bench, go, heading, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { Bench, go, heading, pause, press, says, settled, text, watchTrouble } from '../support/e2e';
 import { shippedModels } from '../support/models';
 import { makeDonor } from '../support/makeUnits';
 
@@ -190,7 +190,14 @@ test('two tabs on one unit, and a reload at every step: nothing is lost and noth
   // Both at once: one is taken, the other is told, kept, and left.
   await Promise.all([press(page, 'space'), press(second, 'space')]);
   await places(5);
-  const refused = (await text(page)).includes('not taken') ? page : second;
+  const isRefused = async (at: Page) => (await text(at)).includes('of this bench not taken');
+  let refused: Page | undefined;
+  for (let looks = 0; looks < 80 && !refused; looks += 1) {
+    if (await isRefused(page)) refused = page;
+    else if (await isRefused(second)) refused = second;
+    else await pause(100);
+  }
+  if (!refused) throw new Error('neither was told');
   await says(refused, '1 fact of this bench not taken');
   await refused.bringToFront();
   await press(refused, 'F2');
