@@ -1,12 +1,8 @@
 import fc from 'fast-check';
 import { shippedModels } from '../../../tests/support/models';
-import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
 import { fitCoupling, temperaturesAt } from './fitCoupling';
 import { heatPlan, heatSegments, longestSeconds, type HeatGoal } from './heatPlan';
 import { matrixExponential, multiply, type Matrix } from './matrixExponential';
-import { layersOf } from './materials';
-import { seamStretches } from './seamStretches';
 import { heatQuestion } from './stackOf';
 import { atRest, networkStep, type Heater, type HeatStack, type Temperatures } from './thermalNetwork';
 
@@ -325,79 +321,5 @@ describe('the coupling, from what a probe reads', () => {
   ])('nothing is fitted from %o', (readings) => {
     const stack = stackFrom({ cover: 2600, adhesive: 1100, cell: 9500, through: 420, gap: 22, loss: 9, ambient: 22 });
     expect(fitCoupling(stack, { celsius: 70, coupling: 40 }, readings)).toBeNull();
-  });
-});
-
-describe('layers of materials', () => {
-  const figures = { heat: 2.4e6, through: 160 };
-
-  test('one plate has its heat, two conduct by half of each, and air between only resists', () => {
-    const [plate] = layersOf([{ material: 'aluminium', mm: 2 }]);
-    expect(plate).toMatchObject({ capacity: (figures.heat * 2) / 1000, toNext: 0 });
-    const pair = layersOf([
-      { material: 'aluminium', mm: 2 },
-      { material: 'aluminium', mm: 4 },
-    ]);
-    expect(pair[0]?.toNext).toBeCloseTo(1 / (0.001 / figures.through + 0.002 / figures.through), 6);
-    const gapped = layersOf([
-      { material: 'aluminium', mm: 2 },
-      { material: 'air', mm: 1 },
-      { material: 'aluminium', mm: 4 },
-    ]);
-    expect(gapped).toHaveLength(2);
-    expect(1 / (gapped[0]?.toNext as number) - 1 / (pair[0]?.toNext as number)).toBeCloseTo(0.001 / 0.026, 6);
-  });
-
-  test('a wider gap never warms the cell more', () => {
-    fc.assert(
-      fc.property(between(0.1, 2), between(0.1, 2), (a, b) => {
-        const [narrow, wide] = [Math.min(a, b), Math.max(a, b)].map((mm) => {
-          const layers = layersOf([
-            { material: 'glass', mm: 0.7 },
-            { material: 'adhesive', mm: 0.25 },
-            { material: 'air', mm },
-            { material: 'cell', mm: 4 },
-          ]);
-          const stack = { layers, adhesive: 1, cell: 2, ambientCelsius: 22 };
-          return networkStep(stack, { celsius: 80, coupling: 70 }, 120)(atRest(stack))[2] as number;
-        });
-        expect(wide as number).toBeLessThanOrEqual((narrow as number) + 1e-9);
-      }),
-    );
-  });
-
-  test.each([[[]], [[{ material: 'air', mm: 1 }]], [[{ material: 'glass', mm: 0 }]]] as const)(
-    '%o cannot be',
-    (layers) => {
-      expect(() => layersOf(layers)).toThrow(RangeError);
-    },
-  );
-});
-
-describe('the stretches of the seam', () => {
-  test.each(
-    shippedModels.flatMap((model) =>
-      model.operations.flatMap((operation) =>
-        operation.heat ? [[`${model.name}, ${operation.id}`, model, operation] as const] : [],
-      ),
-    ),
-  )(
-    '%s: all that is cut after it, no zone where no tool goes, and its minutes are shared out',
-    (_, model, operation) => {
-      const stretches = seamStretches(model, operation);
-      const cut = model.operations.find(
-        ({ seam, after }) => seam !== undefined && after.some(({ any }) => any.includes(operation.id)),
-      );
-      expect(stretches).toHaveLength((cut?.seam ?? []).filter(({ isForbidden }) => !isForbidden).length);
-      const shared = stretches.reduce((sum, { workSeconds }) => sum + workSeconds, 0);
-      if (cut) expect(Math.abs(shared - cut.minutes.likely * 60)).toBeLessThan(stretches.length);
-      for (const { warm } of stretches) expect(warm).not.toBe('');
-    },
-  );
-
-  test('a stretch is called after the edge it is nearest to', () => {
-    const lid = shippedModels.find(({ id }) => id === 'marrowby-twofold-quay') as Model;
-    const warm = lid.operations.find(({ id }) => id === 'lid-warm') as Operation;
-    expect(seamStretches(lid, warm).map((stretch) => stretch.warm)).toEqual(['lower edge', 'right edge', 'upper edge']);
   });
 });
