@@ -25,32 +25,44 @@ module.exports = {
     never(
       'core-packages',
       '^src/core',
-      { dependencyTypes: ['npm', 'core'], pathNot: 'node_modules/@stdlib/' },
+      { dependencyTypes: ['npm', 'core'], pathNot: 'node_modules/(@stdlib|pure-rand|immutable-json-patch)/' },
       'Only pure computation packages on this short list.',
     ),
     never('core-shared-is-ground', '^src/core/shared', { path: '^src/core/(?!shared)' }),
     never('core-statistics-is-ground', '^src/core/statistics', { path: '^src/core/(?!shared|statistics)' }),
     never('core-graph-is-ground', '^src/core/graph', { path: '^src/core/(?!shared|graph)' }),
-    never('core-procedure', '^src/core/(procedure|grading)', {
-      path: '^src/core/(?!shared|statistics|procedure|grading)',
-    }),
+    never('core-procedure', '^src/core/procedure', { path: '^src/core/(?!shared|statistics|procedure)' }),
+    never('core-grading', '^src/core/grading', { path: '^src/core/(?!shared|statistics|procedure|findings|grading)' }),
     never('core-teardown', '^src/core/(teardown|screws)', {
-      path: '^src/core/(?!shared|graph|statistics|procedure|grading|screws|teardown)',
+      path: '^src/core/(?!shared|graph|statistics|procedure|findings|grading|screws|teardown)',
     }),
     never('core-drafting', '^src/core/(drafting|library)', {
       path: '^src/core/(?!shared|procedure|screws|drafting|library)',
     }),
     never('core-opening', '^src/core/opening', { path: '^src/core/(?!shared|procedure|drafting|opening)' }),
     never('core-rehearsal', '^src/core/rehearsal', {
-      path: '^src/core/(?!shared|procedure|screws|teardown|rehearsal)',
+      path: '^src/core/(?!shared|procedure|screws|teardown|shop|rehearsal)',
     }),
     never('core-heat', '^src/core/heat', { path: '^src/core/(?!shared|procedure|heat)' }),
     never('core-simulation', '^src/core/simulation', {
-      path: '^src/core/(?!shared|procedure|teardown|simulation)',
+      path: '^src/core/(?!shared|statistics|procedure|findings|teardown|simulation)',
     }),
-    never('core-bench', '^src/core/bench', { path: '^src/core/(matching|triage|yields|flow|shelf|intake|people)' }),
+    never('core-entities', '^src/core/entities', {
+      path: '^src/core/(?!shared|procedure|findings|grading|screws|teardown|entities)',
+    }),
+    never('core-findings', '^src/core/findings', { path: '^src/core/(?!shared|procedure|findings)' }),
+    never('core-sale', '^src/core/sale', {
+      path: '^src/core/(?!shared|statistics|procedure|grading|entities|findings|sale)',
+    }),
+    never('core-sheet', '^src/core/sheet', {
+      path: '^src/core/(shop|rehearsal|matching|triage|yields|flow|shelf|intake|people|simulation)',
+    }),
+    never('core-shop', '^src/core/shop', {
+      path: '^src/core/(rehearsal|matching|triage|yields|flow|shelf|intake|simulation)',
+    }),
     never('data-looks-down', '^src/data', { path: '^src/(?!core|data)' }),
-    never('files-look-down', '^src/files', { path: '^src/(?!core|files)' }),
+    never('words-look-down', '^src/words', { path: '^src/(?!core|words)' }),
+    never('files-look-down', '^src/files', { path: '^src/(?!core|words|files)' }),
     never('dto-looks-down', '^src/dto', { path: '^src/(?!core|dto)' }),
     never('workers-look-down', '^src/workers', { path: '^src/(?!core|workers)' }),
     never('services-look-down', '^src/services', { path: '^src/(ui|app|dto)' }),
@@ -76,7 +88,7 @@ module.exports = {
     }),
     never('validator-in-dto', '^src/(?!dto)', { path: 'node_modules/class-(validator|transformer)/' }),
     never('theme-is-ground', '^src/ui/theme', { path: '^src/ui/(?!theme)' }),
-    never('base-is-ground', '^src/ui/base', { path: '^src/ui/(?!base|theme|words)' }),
+    never('base-is-ground', '^src/ui/base', { path: '^src/ui/(?!base|theme)' }),
     {
       name: 'no-orphans',
       severity: 'error',

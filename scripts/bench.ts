@@ -173,7 +173,7 @@ async function main(): Promise<void> {
   if (process.argv.includes('planner')) return say(planFigures().join('\n'));
   if (process.argv.includes('triage')) return say(triageFigures().join('\n'));
   await needPackage('mariadb-server');
-  await needPackage('chromium');
+  await needPackage('chromium-headless-shell');
   const home = openHome(join(projectRoot, '.plucky', 'bench'));
   const server = await startDatabase(home);
   try {

@@ -5,6 +5,7 @@ import { person } from './commands/person';
 import { reset } from './commands/reset';
 import { restore } from './commands/restore';
 import { takeShots } from './commands/shots';
+import { rules } from './commands/rules';
 import { start } from './commands/start';
 import { stop } from './commands/stop';
 import { test } from './commands/test';
@@ -18,6 +19,7 @@ const commands: Readonly<Record<string, (args: readonly string[]) => Promise<voi
   backup,
   restore,
   person,
+  rules,
   shots: takeShots,
   test,
   help,

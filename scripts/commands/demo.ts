@@ -10,7 +10,7 @@ export async function demo(): Promise<void> {
   const home = openHome();
   await serve(home, 'demo', async () => {
     await withDatabase(home, databaseNames.demo, async (db) => {
-      const [row] = (await db('events').count({ n: '*' })) as { n: number }[];
+      const [row] = (await db('facts').count({ n: '*' })) as { n: number }[];
       if (row && row.n > 0) return;
       say('Loading the demo workshop …');
       await loadDemo(db, new Date());

@@ -8,6 +8,7 @@ export async function help(): Promise<void> {
   ./plucky start           your own shop; the first time it prints the PIN of a first lead
   ./plucky stop            stops what runs, database included
   ./plucky person NAME ROLE    adds a technician, lead or viewer to your own shop and prints the PIN
+  ./plucky rules [FILE]    prints the house rules of your own shop, or takes them from a file
   ./plucky reset [demo]    empties your own shop (or the demo) after asking
   ./plucky backup FILE     writes your own shop to a file
   ./plucky restore FILE    replaces your own shop by a backup after asking

@@ -36,7 +36,7 @@ export async function restore([file, ...args]: readonly string[]): Promise<void>
     )
       .split('\n')
       .filter(Boolean);
-    if (!tables.includes('events'))
+    if (!tables.includes('facts'))
       throw new Trouble('The file is no backup of Plucky Parcel.', 'Your shop is as it was.');
     await dropDatabase(home, databaseNames.own);
     await createDatabase(home, databaseNames.own);

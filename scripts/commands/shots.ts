@@ -60,7 +60,7 @@ const databaseName = 'plucky_shots';
 /** Retakes docs/screenshots from a fresh demo, so that no picture shows what is not there any more. */
 export async function takeShots(): Promise<void> {
   await needPackage('mariadb-server');
-  await needPackage('chromium');
+  await needPackage('chromium-headless-shell');
   const home = openHome();
   const server = await startDatabase(home);
   const folder = join(projectRoot, 'docs', 'screenshots');

@@ -48,7 +48,7 @@ const lanes: readonly (readonly Check[])[] = [
 /** Everything: checks, unit tests, tests on a MariaDB of their own, and end-to-end tests in Chromium. */
 export async function test(): Promise<void> {
   await needPackage('mariadb-server');
-  await needPackage('chromium');
+  await needPackage('chromium-headless-shell');
   const home = openHome(join(projectRoot, '.plucky', 'test'));
   process.env.PLUCKY_HOME = home.root;
   process.env.NEXT_TELEMETRY_DISABLED = '1';
@@ -109,7 +109,7 @@ async function jest(
 }
 
 /** Files that run beside the rest, on a demo of their own: about half of the time, and away from the sixty units. */
-const beside = ['models', 'screens', 'planner', 'deviation', 'bench', 'keyboardPath', 'threeModels'];
+const beside = ['pseudo', 'models', 'screens', 'planner', 'deviation', 'bench', 'keyboardPath', 'threeModels'];
 /** Files that take the database server away: alone. */
 const alone = ['outage'];
 const secondDemo = 'plucky_demo_2';

@@ -1,9 +1,10 @@
 import type { Knex } from 'knex';
-import type { Part, Unit } from '@/core/bench/entities';
-import type { EventType, Payloads } from '@/core/bench/events';
+import type { Part, Unit } from '@/core/entities/entities';
+import { wordedFact } from '@/core/shop/makeFact';
+import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Person } from '@/core/people/roles';
 import type { Model } from '@/core/procedure/model';
-import { recordEvent } from '@/services/events/recordEvent';
+import { recordFact } from '@/services/facts/recordFact';
 import type { SimulatedUnit } from '@/core/simulation/simulateTeardown';
 import type { Chance } from '@/core/shared/chance';
 import { startingHouseRules } from '@/core/shared/houseRules';
@@ -11,7 +12,8 @@ import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import { planHarvest } from '@/core/triage/valueDonor';
 import type { Valued } from '@/core/triage/valued';
-import { triageKnowledge } from '@/data/triage/triageKnowledge';
+import { shopKnowledge } from '@/core/triage/shopKnowledge';
+import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import type { Workday } from './workday';
 
 /** Makes facts as a bench would, through the same service, at the demo's own time. */
@@ -33,7 +35,7 @@ export class DemoBench {
   ) {}
 
   /** Records one fact some minutes after the last. */
-  async fact<T extends EventType>(
+  async fact<T extends FactType>(
     type: T,
     subjectId: string,
     payload: Payloads[T],
@@ -45,10 +47,10 @@ export class DemoBench {
     const person = by ?? this.chance.pick(this.people);
     const id = this.chance.uuid();
     const expects = this.versions.get(subjectId) ?? null;
-    const outcome = await recordEvent(
+    const outcome = await recordFact(
       this.db,
       person,
-      { id, type, subjectId, expects, at: now.toISOString(), payload },
+      wordedFact<FactType>({ type, subjectId, payload }, { id, expects, at: now.toISOString() }),
       now,
     );
     if (!outcome.ok) throw new Error(`demo: ${type} refused: ${JSON.stringify(outcome.refusal)}`);
@@ -68,7 +70,10 @@ export class DemoBench {
   /** What the shop knows, read anew every so many facts: a benchful of work changes no proposal. */
   private async knowledge(): Promise<ShopKnowledge> {
     if (!this.known || this.facts - this.known.at > 120)
-      this.known = { at: this.facts, shop: await triageKnowledge(this.db, this.clock.pass(0)) };
+      this.known = {
+        at: this.facts,
+        shop: shopKnowledge(await knowledgeGround(this.db, this.clock.pass(0)), startingHouseRules),
+      };
     return this.known.shop;
   }
 

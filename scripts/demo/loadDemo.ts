@@ -1,3 +1,5 @@
+import { changeRules } from '@/services/rules/changeRules';
+import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Knex } from 'knex';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -31,6 +33,14 @@ const lotModels = ['oddkin-lantern-5', 'brinewell-reed-2', 'marrowby-slate-quay'
  * not written.
  */
 export async function loadDemo(db: Knex, now: Date): Promise<void> {
+  await changeRules(
+    db,
+    {
+      ...startingHouseRules,
+      shop: { ...startingHouseRules.shop, name: 'Gullwharf Renewal', timeZone: 'Europe/Dublin' },
+    },
+    { at: new Date(now.getTime() - 40 * day), by: null },
+  );
   await loadShippedModels(db, new Date(now.getTime() - 40 * day));
   const people: Person[] = [];
   for (const person of demoPeople) {

@@ -1,15 +1,18 @@
-import type { SheetState, Unit } from '@/core/bench/entities';
-import { replanSheet } from '@/core/bench/replanSheet';
-import { defaultTargets, freedByStep, nextStep, sheetOf } from '@/core/bench/sheetOf';
-import { slotNeeds } from '@/core/bench/slots';
-import type { DefectCode, Disposition } from '@/core/bench/stages';
-import { rankForSlot, saleGradeWith } from '@/core/matching/rankForSlot';
+import type { SheetState, Unit } from '@/core/entities/entities';
+import { replanSheet } from '@/core/sheet/replanSheet';
+import { defaultTargets, freedByStep, nextStep, sheetOf } from '@/core/sheet/sheetOf';
+import { slotNeeds } from '@/core/sale/slots';
+import type { DefectCode, Disposition } from '@/core/entities/stages';
+import { rankForSlot } from '@/core/matching/rankForSlot';
+import { gradesHeld, predictSale } from '@/core/sale/predictSale';
+import { startingHouseRules } from '@/core/shared/houseRules';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
 import { suggestBin } from '@/core/shelf/suggestBin';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
-import { drawTriangle, simulateOperation, simulateResistance } from '@/core/simulation/simulateTeardown';
+import { simulateOperation, simulateResistance } from '@/core/simulation/simulateTeardown';
+import { drawTriangle } from '@/core/statistics/triangle';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { DemoBench } from './demoBench';
@@ -219,7 +222,7 @@ export async function shelveAll(bench: DemoBench, bins: readonly string[], leave
 export async function matchUnit(bench: DemoBench, unitId: string): Promise<boolean> {
   const model = bench.modelOf(bench.unit(unitId));
   for (const { part } of slotNeeds(model, bench.unit(unitId)).filter(({ isNeeded }) => isNeeded)) {
-    const [best] = rankForSlot(model, bench.unit(unitId), part.id, bench.partsAt('shelf'), {});
+    const [best] = rankForSlot(model, bench.unit(unitId), part.id, bench.partsAt('shelf'), {}, startingHouseRules);
     if (!best) return false;
     await bench.fact('part-assigned', unitId, { slot: part.id, partId: best.part.id }, 0.4);
   }
@@ -248,12 +251,10 @@ export async function release(bench: DemoBench, unitId: string): Promise<void> {
   if (!bench.unit(unitId).isWiped) await bench.fact('wipe-recorded', unitId, { method: 'device-erase' }, 6);
   const { better, worse } = trueShift;
   const unit = bench.unit(unitId);
-  const held = Object.fromEntries(
-    Object.entries(unit.fitted).map(([slot, id]) => [slot, bench.parts.get(id)?.grade ?? 'B']),
-  );
+  const held = gradesHeld(unit.fitted, (id) => bench.parts.get(id)?.grade);
   const drawn = bench.chance.next();
   const shift = drawn < better ? -1 : drawn < better + worse ? 1 : 0;
-  const at = saleGrades.indexOf(saleGradeWith(bench.modelOf(unit), unit, held)) + shift;
+  const at = saleGrades.indexOf(predictSale(bench.modelOf(unit), unit, { held }, startingHouseRules).grade) + shift;
   const cosmetic = saleGrades[Math.min(Math.max(at, 0), saleGrades.length - 1)] as SaleGrade;
   await bench.fact('unit-proven', unitId, { cosmetic }, 2);
 }

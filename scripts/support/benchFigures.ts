@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from 'puppeteer-core';
-import type { BenchEvent } from '@/core/bench/events';
+import type { Fact } from '@/core/shop/facts';
 import { settled } from './browser';
 
 const presses = 60;
@@ -43,11 +43,11 @@ interface Door {
   readonly cookie: string;
 }
 
-async function post({ url, cookie }: Door, events: readonly BenchEvent[]): Promise<number> {
-  const response = await fetch(`${url}/api/events`, {
+async function post({ url, cookie }: Door, facts: readonly Fact[]): Promise<number> {
+  const response = await fetch(`${url}/api/facts`, {
     method: 'POST',
     headers: { cookie, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' },
-    body: JSON.stringify({ events }),
+    body: JSON.stringify({ facts }),
   });
   const { answers } = (await response.json()) as { answers: readonly { readonly ok: boolean }[] };
   return answers.filter(({ ok }) => ok).length;
@@ -66,7 +66,7 @@ async function makeUnit(door: Door): Promise<string> {
       expects: null,
       at,
       payload: { code: `Load ${parcelId.slice(0, 8)}`, ...about },
-    } as BenchEvent,
+    } as Fact,
     {
       id: randomUUID(),
       type: 'unit-tagged',
@@ -74,12 +74,12 @@ async function makeUnit(door: Door): Promise<string> {
       expects: null,
       at,
       payload: { parcelId, lineNo: null },
-    } as BenchEvent,
+    } as Fact,
   ]);
   return unitId;
 }
 
-const note = (subjectId: string, expects: number): BenchEvent => ({
+const note = (subjectId: string, expects: number): Fact => ({
   id: randomUUID(),
   type: 'note-written',
   subjectId,
@@ -113,16 +113,16 @@ function work(door: Door): { readonly stop: () => Promise<void> } {
 async function seenElsewhere(page: Page, door: Door): Promise<readonly number[]> {
   await page.goto(`${door.url}/`, { waitUntil: 'load' });
   await settled(page);
-  const knot = 'a[data-knot="triage"] span';
+  const stage = 'a[data-stage="triage"] span';
   const values: number[] = [];
   while (values.length < seen) {
-    const before = await page.$eval(knot, ({ textContent }) => Number(textContent));
+    const before = await page.$eval(stage, ({ textContent }) => Number(textContent));
     const since = performance.now();
     await makeUnit(door);
     await page.waitForFunction(
       (place, count) => Number(document.querySelector(place)?.textContent) > count,
       {},
-      knot,
+      stage,
       before,
     );
     values.push(performance.now() - since);

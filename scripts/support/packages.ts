@@ -2,7 +2,7 @@ import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import { run } from './processes';
 import { say, Trouble } from './say';
 
-const programs = { 'mariadb-server': 'mariadbd', chromium: 'chromium' } as const;
+const programs = { 'mariadb-server': 'mariadbd', 'chromium-headless-shell': 'chromium-headless-shell' } as const;
 const policyFile = '/usr/sbin/policy-rc.d';
 
 const has = async (program: string): Promise<boolean> => (await run('sh', ['-c', `command -v ${program}`])).code === 0;

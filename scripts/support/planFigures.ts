@@ -1,9 +1,9 @@
-import { freshSheet } from '@/core/bench/freshSheet';
+import { freshSheet } from '@/core/sheet/freshSheet';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { SheetState } from '@/core/bench/entities';
-import { replanSheet } from '@/core/bench/replanSheet';
-import { defaultTargets, sheetOf } from '@/core/bench/sheetOf';
+import type { SheetState } from '@/core/entities/entities';
+import { replanSheet } from '@/core/sheet/replanSheet';
+import { defaultTargets, sheetOf } from '@/core/sheet/sheetOf';
 import { authorOrder } from '@/core/procedure/authorOrder';
 import type { Model } from '@/core/procedure/model';
 import { operationsFor } from '@/core/procedure/situation';
@@ -107,7 +107,7 @@ function replanRow(model: Model): string {
   const configuration = model.configurations[0]?.id ?? null;
   const targets = defaultTargets(model, configuration);
   const about = { revision: model.revisions[0]?.id ?? null, configuration, marks: [] };
-  const first = sheetOf(model, about, { kind: 'teardown', targets });
+  const first = sheetOf(model, about, { kind: 'teardown', targets, rules });
   if (!first.ok) return `| ${model.maker} ${model.name} | – | – | – |`;
   const out = first.value.steps;
   const every = Math.ceil(out.length / 20);

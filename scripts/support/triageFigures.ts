@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Disposition } from '@/core/bench/stages';
+import type { Disposition } from '@/core/entities/stages';
 import type { Model } from '@/core/procedure/model';
 import { Chance } from '@/core/shared/chance';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';

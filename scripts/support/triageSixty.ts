@@ -3,19 +3,23 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Knex } from 'knex';
 import type { Page } from 'puppeteer-core';
-import type { EventType, Payloads } from '@/core/bench/events';
+import { wordedFact } from '@/core/shop/makeFact';
+import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Person } from '@/core/people/roles';
 import { previewManifest } from '@/services/dock/previewManifest';
-import { recordEvent } from '@/services/events/recordEvent';
+import { recordFact } from '@/services/facts/recordFact';
 import { settled } from './browser';
 import { projectRoot } from './home';
 
 /** Receives the shipped parcel of sixty and tags every unit of it, as Dock would. */
 export async function receiveSixty(db: Knex, person: Person): Promise<void> {
   const now = new Date();
-  const act = async <T extends EventType>(type: T, subjectId: string, expects: number | null, payload: Payloads[T]) => {
-    const event = { id: randomUUID(), type, subjectId, expects, at: now.toISOString(), payload };
-    const outcome = await recordEvent(db, person, event, now);
+  const act = async <T extends FactType>(type: T, subjectId: string, expects: number | null, payload: Payloads[T]) => {
+    const fact = wordedFact<FactType>(
+      { type, subjectId, payload },
+      { id: randomUUID(), expects, at: now.toISOString() },
+    );
+    const outcome = await recordFact(db, person, fact, now);
     if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
   };
   const preview = await previewManifest(db, readFileSync(join(projectRoot, 'data', 'demo', 'winter-lot.csv')));

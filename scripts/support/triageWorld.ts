@@ -1,11 +1,12 @@
+import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Model } from '@/core/procedure/model';
 import { lockTests, type DeviceTest, type Finding, type TestResult } from '@/core/procedure/vocabulary';
-import { sheetOf } from '@/core/bench/sheetOf';
-import type { Disposition } from '@/core/bench/stages';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import type { Disposition } from '@/core/entities/stages';
 import type { Chance } from '@/core/shared/chance';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { priceOf } from '@/core/matching/rankForSlot';
+import { salePrice } from '@/core/sale/predictSale';
 import { drawMinutes } from '@/core/triage/drawRange';
 import type { Knowledge, Subject } from '@/core/triage/knowledge';
 import { knownTests, knownYields, unseenYield } from '@/core/triage/knownYields';
@@ -91,11 +92,11 @@ export function realMoney(
   if (choice === 'recycle' || choice === 'quarantine') return -rules.recycleCents;
   if (choice === 'as-is')
     return subject.tests.starts === 'sound'
-      ? Math.round(priceOf(model, subject.variant, 'D') * rules.asIsShare)
+      ? salePrice(model, { ...subject, disposition: 'as-is' }, 'D', rules)
       : -rules.recycleCents;
   const harvest = planHarvest(model, subject, known, rules);
   const asDonor = (parts: readonly string[], findings = subject) => {
-    const sheet = sheetOf(model, findings, { kind: 'teardown', targets: parts });
+    const sheet = sheetOf(model, findings, { kind: 'teardown', targets: parts, rules: startingHouseRules });
     if (!sheet.ok) return -rules.recycleCents;
     const brought = parts.reduce((sum, id) => {
       const values = model.parts.find((part) => part.id === id)?.valueCents;
@@ -121,7 +122,7 @@ export function realMoney(
   const at = saleGrades.indexOf(plan.sellsAt) + (drawn < better ? -1 : drawn < better + worse ? 1 : 0);
   const grade = saleGrades[Math.min(Math.max(at, 0), saleGrades.length - 1)] as SaleGrade;
   const parts = plan.parts.reduce((sum, { cents }) => sum + cents, 0);
-  return priceOf(model, subject.variant, grade) - parts - plan.consumables - work;
+  return salePrice(model, subject, grade, rules) - parts - plan.consumables - work;
 }
 
 /** A new part of these kinds answers the test. */

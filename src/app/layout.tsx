@@ -10,7 +10,12 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
-    <html lang="en" className={`${nextFont.variable} ${monoFont.variable}`} suppressHydrationWarning>
+    <html
+      lang="en"
+      data-words={process.env.PLUCKY_WORDS}
+      className={`${nextFont.variable} ${monoFont.variable}`}
+      suppressHydrationWarning
+    >
       <body>
         <Providers nonce={nonce}>{children}</Providers>
       </body>

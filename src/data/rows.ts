@@ -1,7 +1,11 @@
 import type { RememberedMapping } from '@/core/intake/columnMapping';
 import type { CostRule } from '@/core/shared/costRule';
-import type { Mark, Part, SheetState, Unit } from '@/core/bench/entities';
-import type { EventType, Touched } from '@/core/bench/events';
+import type { Finding } from '@/core/procedure/vocabulary';
+import type { Mark } from '@/core/findings/mark';
+import type { Part, SheetState, Unit } from '@/core/entities/entities';
+import type { HouseRules } from '@/core/shared/houseRules';
+import type { FactType, Payloads } from '@/core/shop/facts';
+import type { Touched } from '@/core/shop/world';
 import type { ModelCard } from '@/core/library/modelCard';
 import type { LogEntry } from '@/core/opening/openingLog';
 import type { Model } from '@/core/procedure/model';
@@ -19,7 +23,7 @@ export interface ParcelRow {
   cost_rule: CostRule;
   is_counted: number;
   version: number;
-  last_event_id: string;
+  last_fact_id: string;
 }
 
 export interface ParcelLineRow {
@@ -31,7 +35,7 @@ export interface ParcelLineRow {
   serial: string;
   note: string;
   version: number;
-  last_event_id: string;
+  last_fact_id: string;
 }
 
 export interface UnitRow {
@@ -47,6 +51,7 @@ export interface UnitRow {
   variant: string | null;
   serial: string | null;
   marks: readonly Mark[];
+  found: readonly Finding[];
   photos: Unit['photos'];
   tests: Unit['tests'];
   disposition: Unit['disposition'];
@@ -61,7 +66,7 @@ export interface UnitRow {
   sale_grade: Unit['saleGrade'];
   shipment: string | null;
   version: number;
-  last_event_id: string;
+  last_fact_id: string;
 }
 
 export interface PartRow {
@@ -80,15 +85,14 @@ export interface PartRow {
   bin: string | null;
   assigned_to: string | null;
   is_data_cleared: number;
-  findings: Part['findings'];
+  findings: readonly (Part['findings'][number] | Finding)[];
   version: number;
-  last_event_id: string;
+  last_fact_id: string;
 }
 
-export interface EventRow {
+interface FactColumns {
   id: string;
   position: number;
-  type: EventType;
   subject_id: string;
   expects: number | null;
   person_id: string;
@@ -101,9 +105,14 @@ export interface EventRow {
   model_id: string | null;
   part_ref: string | null;
   undoes: string | null;
-  payload: unknown;
   touched: readonly Touched[];
+  rules_version: number | null;
 }
+
+/** A row of the log: like the fact, one of a union that its type tells apart. */
+export type FactRow<T extends FactType = FactType> = {
+  [K in T]: FactColumns & { type: K; payload: Payloads[K] };
+}[T];
 
 export interface ModelRow {
   id: string;
@@ -176,7 +185,7 @@ export interface BinRow {
 
 export interface LabelJobRow {
   id: number;
-  event_id: string;
+  fact_id: string;
   tag: string;
   made_at: Date;
   printed_at: Date | null;
@@ -218,6 +227,13 @@ export interface UnitHoldRow {
   until: Date;
 }
 
+export interface HouseRulesRow {
+  version: number;
+  rules: Omit<HouseRules, 'version'>;
+  changed_at: Date;
+  changed_by: string | null;
+}
+
 export interface CounterRow {
   name: string;
   n: number;
@@ -236,7 +252,7 @@ export const columns = {
     'cost_rule',
     'is_counted',
     'version',
-    'last_event_id',
+    'last_fact_id',
   ] satisfies (keyof ParcelRow)[],
   parcel_lines: [
     'id',
@@ -247,7 +263,7 @@ export const columns = {
     'serial',
     'note',
     'version',
-    'last_event_id',
+    'last_fact_id',
   ] satisfies (keyof ParcelLineRow)[],
   units: [
     'id',
@@ -262,6 +278,7 @@ export const columns = {
     'variant',
     'serial',
     'marks',
+    'found',
     'photos',
     'tests',
     'disposition',
@@ -276,7 +293,7 @@ export const columns = {
     'sale_grade',
     'shipment',
     'version',
-    'last_event_id',
+    'last_fact_id',
   ] satisfies (keyof UnitRow)[],
   parts: [
     'id',
@@ -296,9 +313,9 @@ export const columns = {
     'is_data_cleared',
     'findings',
     'version',
-    'last_event_id',
+    'last_fact_id',
   ] satisfies (keyof PartRow)[],
-  events: [
+  facts: [
     'id',
     'position',
     'type',
@@ -316,7 +333,8 @@ export const columns = {
     'undoes',
     'payload',
     'touched',
-  ] satisfies (keyof EventRow)[],
+    'rules_version',
+  ] satisfies (keyof FactRow)[],
   models: ['id', 'version', 'name', 'document', 'published_at', 'note', 'published_by'] satisfies (keyof ModelRow)[],
   model_cards: ['id', 'version', 'name', 'kind', 'card'] satisfies (keyof ModelCardRow)[],
   model_drafts: [
@@ -345,7 +363,8 @@ export const columns = {
   benches: ['id', 'name'] satisfies (keyof BenchRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
-  label_jobs: ['id', 'event_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],
+  house_rules: ['version', 'rules', 'changed_at', 'changed_by'] satisfies (keyof HouseRulesRow)[],
+  label_jobs: ['id', 'fact_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],
   supplier_columns: ['supplier', 'mapping'] satisfies (keyof SupplierColumnsRow)[],
   lost_serials: ['serial', 'reported_by', 'reported_at'] satisfies (keyof LostSerialRow)[],
   rehearsals: [

@@ -20,7 +20,7 @@ describe('transaction', () => {
       await takeNumbers(trx, 'part-tag', 3);
       return refuse('part-taken', { tag: 'P-1' });
     });
-    expect(outcome).toEqual({ ok: false, refusal: { reason: 'part-taken', facts: { tag: 'P-1' } } });
+    expect(outcome).toEqual({ ok: false, refusal: { reason: 'part-taken', values: { tag: 'P-1' } } });
     expect(await counter()).toBe(before);
   });
 

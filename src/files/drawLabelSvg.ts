@@ -1,5 +1,6 @@
 import bwipjs from 'bwip-js/node';
 import { labelMm, type LabelContent } from './labelContent';
+import { labelOf } from '@/words/catalogue/papers';
 
 /** A label as SVG with a Data Matrix code that a scanner reads as the tag. Sizes are in millimetres. */
 export function drawLabelSvg({ tag, title, fact }: LabelContent): string {
@@ -14,7 +15,7 @@ export function drawLabelSvg({ tag, title, fact }: LabelContent): string {
         `<text x="36" y="${19 + at * 4.4}" font-family="sans-serif" font-size="3.6" fill="#1B2A2B">${escapeXml(line)}</text>`,
     )
     .join('\n');
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" role="img" aria-label="Label ${tag}">
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" role="img" aria-label="${labelOf({ tag })}">
 <path d="M8 1 H69 V35 H8 L1 28 V8 Z" fill="#fff" stroke="#1B2A2B" stroke-width="0.4"/>
 <circle cx="5.4" cy="18" r="1.8" fill="none" stroke="#1B2A2B" stroke-width="0.4"/>
 <g transform="translate(10 7) scale(${22 / size})">${inner}</g>

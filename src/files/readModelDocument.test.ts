@@ -32,13 +32,13 @@ describe('readModelDocument', () => {
     ).toMatchObject({ rule: 'schema', place: 'operations[3] (warm-back).tool' });
     expect(
       problem((model) => (((model.faces as { widthMm: unknown }[])[0] as { widthMm: unknown }).widthMm = -4)),
-    ).toMatchObject({ place: 'faces[0] (front).widthMm', says: 'It must be >= 1.' });
+    ).toMatchObject({ place: 'faces[0] (front).widthMm', says: { values: { says: 'must be >= 1' } } });
     expect(problem((model) => delete model.letters)).toMatchObject({
       place: 'document',
-      says: "It must have required property 'letters'.",
+      says: { values: { says: "must have required property 'letters'" } },
     });
     expect(problem((model) => (model.colour = 'red'))).toMatchObject({
-      says: 'It must NOT have additional properties: “colour”.',
+      says: { values: { says: 'must NOT have additional properties', detail: ': “colour”' } },
     });
     expect(
       problem((model) => ((model.operations as { opens: string[] }[])[4] as { opens: string[] }).opens.push('nothing')),

@@ -1,5 +1,6 @@
 import Ajv from 'ajv/dist/2020';
 import schema from '../../docs/formats/model.schema.json';
+import { message, type Message } from '@/core/shared/message';
 import { checkModel } from '@/core/procedure/checkModel';
 import { placeOf, type ModelProblem } from '@/core/procedure/checks/problem';
 import { modelFormat, type Model } from '@/core/procedure/model';
@@ -26,14 +27,14 @@ export function readModelDocument(text: string): ReadModel {
     document = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
     const says = error instanceof Error ? error.message : 'no JSON';
-    return fault('json', `It is not JSON: ${says}.`, 'Mend it in a text editor.');
+    return fault('json', message('checks.fileNotJson', { says }), message('checks.correctInTextEditor'));
   }
   const format = (document as { format?: unknown } | null)?.format;
   if (typeof format === 'string' && format !== modelFormat && format.startsWith('plucky-parcel/model@')) {
     return fault(
       'format-newer',
-      `It is written in the format ${format.slice(-12)}; this application reads ${modelFormat}.`,
-      'Export it for this format, or update the application.',
+      message('checks.writtenInFormatThisApplication', { format: format.slice(-12), own: modelFormat }),
+      message('checks.exportForThisFormatOr'),
     );
   }
   if (!validate(document)) {
@@ -41,15 +42,15 @@ export function readModelDocument(text: string): ReadModel {
       // The alternatives of a choice report their own misses; the choice itself says nothing more.
       .filter(({ keyword }) => keyword !== 'oneOf')
       .slice(0, mostFaults)
-      .map(({ instancePath, message, params }) => {
+      .map(({ instancePath, message: text, params }) => {
         const path = pathOf(document, instancePath);
         return {
           rule: 'schema',
           severity: 'error' as const,
           place: placeOf(document, path),
           path,
-          says: `It ${message ?? 'is not right'}${detailOf(params)}.`,
-          mend: 'The format is explained in docs/formats/model.md.',
+          says: message('checks.it', { says: text ?? 'is not right', detail: detailOf(params) }),
+          mend: message('checks.docsFormatsModelMdExplains'),
         };
       });
     return { model: null, problems };
@@ -61,7 +62,7 @@ export function readModelDocument(text: string): ReadModel {
 export const isPublishable = ({ model, problems }: ReadModel): boolean =>
   model !== null && problems.every(({ severity }) => severity !== 'error');
 
-const fault = (rule: string, says: string, mend: string): ReadModel => ({
+const fault = (rule: string, says: Message<'checks'>, mend: Message<'checks'>): ReadModel => ({
   model: null,
   problems: [{ rule, severity: 'error', place: 'document', path: [], says, mend }],
 });

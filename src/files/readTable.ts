@@ -1,4 +1,5 @@
 import { parse } from 'csv-parse/sync';
+import { message } from '@/core/shared/message';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 
 export interface ReadTable {
@@ -20,7 +21,7 @@ export function readTable(bytes: Uint8Array): Outcome<ReadTable> {
   if (bytes.length === 0) return refuse('file-empty');
   if (bytes.length > mostBytes) return refuse('file-too-large', { most: '5 MB' });
   const decoded = decode(bytes);
-  if (!decoded) return refuse('file-unreadable', { says: 'it is not text but some other kind of file' });
+  if (!decoded) return refuse('file-unreadable', { says: message('refusals.notText') });
   const { text, encoding } = decoded;
   if (text.trim() === '') return refuse('file-empty');
   const separator = findSeparator(text);
@@ -32,11 +33,12 @@ export function readTable(bytes: Uint8Array): Outcome<ReadTable> {
       skip_empty_lines: true,
       to: mostRows + 2,
     });
-    if (rows.length > mostRows + 1) return refuse('file-too-large', { most: `${mostRows.toLocaleString('en')} rows` });
+    if (rows.length > mostRows + 1)
+      return refuse('file-too-large', { most: message('refusals.rowsMost', { rows: mostRows }) });
     return accept({ rows, encoding, separator });
   } catch (error) {
-    const line = error instanceof Error && 'lines' in error ? `near line ${String(error.lines)}, ` : '';
-    return refuse('file-unreadable', { says: `${line}a quotation mark is opened and not closed` });
+    const line = error instanceof Error && 'lines' in error ? Number(error.lines) : 0;
+    return refuse('file-unreadable', { says: message('refusals.quoteOpen', { line }) });
   }
 }
 

@@ -1,7 +1,11 @@
 import { stringify } from 'csv-stringify/sync';
 import type { Difference } from '@/core/intake/parcelDifferences';
 import { mm, openPdf } from './openPdf';
+import { drawTable } from './pdfTable';
 import { safeCell } from './safeCell';
+import { say } from '@/words/catalogue/core/intake';
+import * as words from '@/words/catalogue/papers';
+import { day, money } from '@/words/format';
 
 /** What a supplier is asked about. */
 export interface ClaimSheet {
@@ -13,20 +17,23 @@ export interface ClaimSheet {
 }
 
 const kindWords: Readonly<Record<Difference['kind'], string>> = {
-  missing: 'did not come',
-  'not-on-list': 'was not on the list',
-  'other-model': 'is another model',
-  'other-serial': 'has another serial',
-  locked: 'is locked to an account',
+  missing: words.didNotCome(),
+  'not-on-list': words.wasNotOnList(),
+  'other-model': words.differentModel(),
+  'other-serial': words.hasDifferentSerial(),
+  locked: words.lockedToAccount(),
 };
 
+/** As a reader of tables wants it: no currency, a point. */
 const amount = (cents: number): string => (cents / 100).toFixed(2);
 
 /** The claim as CSV: one row for each difference. */
 export const writeClaimCsv = ({ differences }: ClaimSheet): string =>
   stringify(
     differences.map(({ kind, lineNo, tag, promised, came, cents }) =>
-      [kindWords[kind], lineNo === null ? '' : String(lineNo), tag ?? '', promised, came, amount(cents)].map(safeCell),
+      [kindWords[kind], lineNo === null ? '' : String(lineNo), tag ?? '', say(promised), say(came), amount(cents)].map(
+        safeCell,
+      ),
     ),
     { header: true, columns: ['difference', 'line', 'tag', 'promised', 'came', 'amount'] },
   );
@@ -38,35 +45,45 @@ export async function writeClaimPdf(claim: ClaimSheet): Promise<Buffer> {
   document
     .font('bold')
     .fontSize(20)
-    .text(`Differences in “${claim.parcel}”`, mm(20), mm(20), { width: mm(170) });
+    .text(words.differencesIn({ parcel: claim.parcel }), mm(20), mm(20), { width: mm(170) });
   document.font('body').fontSize(11);
   document.text(
-    `${claim.from} to ${claim.supplier}. Received ${claim.receivedOn}: ${claim.differences.length} differences against your list, ${amount(total)} in all.`,
+    words.toReceivedDifferencesFromYour({
+      from: claim.from,
+      supplier: claim.supplier,
+      receivedOn: day(claim.receivedOn),
+      differences: claim.differences.length,
+      total: money(total),
+    }),
     mm(20),
     document.y + mm(3),
     { width: mm(170) },
   );
-  let y = document.y / mm(1) + 8;
-  for (const { kind, lineNo, tag, promised, came, cents } of claim.differences) {
-    if (y > 268) {
-      document.addPage();
-      y = 20;
-    }
-    document
-      .moveTo(mm(20), mm(y - 2))
-      .lineTo(mm(190), mm(y - 2))
-      .lineWidth(0.4)
-      .stroke('#D8CDB8');
-    const cell = (text: string, at: number, width: number, font = 'body') =>
-      document
-        .font(font)
-        .fontSize(10.5)
-        .text(text, mm(at), mm(y), { width: mm(width), height: mm(5), ellipsis: true });
-    cell(lineNo === null ? 'extra' : `line ${lineNo}`, 20, 18, 'mono');
-    cell(tag ?? '', 38, 22, 'mono');
-    cell(`${promised} ${kindWords[kind]}${kind === 'missing' || kind === 'locked' ? '' : `: ${came}`}`, 60, 108);
-    cell(amount(cents), 168, 22, 'bold');
-    y += 9;
-  }
+  drawTable(
+    document,
+    { leftMm: 20, topMm: document.y / mm(1) + 6 },
+    [
+      { title: words.line(), widthMm: 20, font: 'mono' },
+      { title: words.tag(), widthMm: 22, font: 'mono' },
+      { title: words.difference(), widthMm: 104 },
+      { title: words.amount(), widthMm: 24, font: 'bold' },
+    ],
+    claim.differences.map((difference) => ({
+      cells: [
+        difference.lineNo === null ? words.extra() : String(difference.lineNo),
+        difference.tag ?? '',
+        sayDifference(difference),
+        money(difference.cents),
+      ],
+    })),
+  );
   return finish();
+}
+
+/** What was promised, what became of it, and what came instead where something did. */
+function sayDifference({ kind, promised, came }: Difference): string {
+  const said = { promised: say(promised), what: kindWords[kind] };
+  return kind === 'missing' || kind === 'locked'
+    ? words.promisedAnd(said)
+    : words.promisedAndCame({ ...said, came: say(came) });
 }

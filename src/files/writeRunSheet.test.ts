@@ -1,6 +1,7 @@
+import { startingHouseRules } from '@/core/shared/houseRules';
 import { shippedModels } from '../../tests/support/models';
 import { picturesOf, readCode } from '../../tests/support/readCode';
-import { defaultTargets, sheetOf } from '@/core/bench/sheetOf';
+import { defaultTargets, sheetOf } from '@/core/sheet/sheetOf';
 import type { Model } from '@/core/procedure/model';
 import { writeRunSheet, type PrintedSheet } from './writeRunSheet';
 
@@ -14,7 +15,7 @@ function printed(model: Model, kind: 'teardown' | 'rebuild'): PrintedSheet {
           .slice(0, 2)
           .map(({ id }) => id);
   const unit = { revision: model.revisions[0]?.id ?? '', configuration, marks: [] };
-  const sheet = sheetOf(model, unit, { kind, targets });
+  const sheet = sheetOf(model, unit, { kind, targets, rules: startingHouseRules });
   if (!sheet.ok) throw new Error(JSON.stringify(sheet.refusal));
   return {
     tag: 'U-0747',

@@ -1,3 +1,5 @@
+import { list } from '@/words/format';
+import { say } from '@/words/catalogue/core/sheet';
 import bwipjs from 'bwip-js/node';
 import { isScrew } from '@/core/procedure/joints';
 import { screwName } from '@/core/screws/screwGroups';
@@ -5,6 +7,7 @@ import { tighteningOrder } from '@/core/screws/tighteningOrder';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { mm, openPdf } from './openPdf';
+import * as texts from '@/words/catalogue/papers';
 
 /** A run sheet to lay beside the unit where no screen is. */
 export interface PrintedSheet {
@@ -37,7 +40,16 @@ export async function writeRunSheet({ tag, title, wanted, sheet, doneStepIds, fa
     .font('body')
     .fontSize(10.5)
     .text(
-      `For: ${wanted.join(', ')}. ${Math.round(sheet.minutes.low)} to ${Math.round(sheet.minutes.high)} min. Lay out: ${sheet.tools.join(', ') || 'hands are enough'}${sheet.consumables.length > 0 ? `; ${sheet.consumables.map(({ name, count }) => `${count} × ${name}`).join(', ')}` : ''}.`,
+      texts.forToMinLayOut({
+        wanted: list(wanted),
+        low: Math.round(sheet.minutes.low),
+        high: Math.round(sheet.minutes.high),
+        handsAreEnough: list(sheet.tools) || texts.noTools(),
+        name:
+          sheet.consumables.length > 0
+            ? `; ${list(sheet.consumables.map(({ name, count }) => `${count} × ${name}`))}`
+            : '',
+      }),
       mm(page.left),
       document.y + mm(1),
       { width: mm(150) },
@@ -68,12 +80,9 @@ export async function writeRunSheet({ tag, title, wanted, sheet, doneStepIds, fa
       .font('body')
       .fontSize(8.5)
       .fillColor(muted)
-      .text(
-        `${tag} · page ${at + 1} of ${count} · local codes and licensed practice come first`,
-        mm(page.left),
-        mm(286),
-        { lineBreak: false },
-      );
+      .text(texts.pageLocalCodesAndLicensed({ tag, value: at + 1, count }), mm(page.left), mm(286), {
+        lineBreak: false,
+      });
   }
   return finish();
 }
@@ -81,8 +90,8 @@ export async function writeRunSheet({ tag, title, wanted, sheet, doneStepIds, fa
 /** Where the screws of each step go, cup by cup. */
 function trayMap(document: PDFKit.PDFDocument, { cups, keeping, screwCount }: RunSheet, from: number): number {
   if (cups.length === 0) return from;
-  const holder = { tray: 'Tray', mat: 'Mat', piles: 'Piles' }[keeping];
-  document.font('bold').fontSize(11).fillColor(ink).text(`${holder}: ${screwCount} screws`, mm(page.left), mm(from));
+  const holder = { tray: texts.tray(), mat: texts.mat(), piles: texts.piles() }[keeping];
+  document.font('bold').fontSize(11).fillColor(ink).text(texts.screws({ holder, screwCount }), mm(page.left), mm(from));
   const width = 28;
   const perRow = 6;
   const top = from + 6;
@@ -114,12 +123,12 @@ function notesOf({ joints, cups, leg, wait, consumables, needsCertificate, tool,
   return [
     tool,
     ...(posture ? [posture] : []),
-    ...cups.map(({ cup, group }) => `${group.count} × ${screwName(group)}, cup ${cup}`),
-    ...(order.length > 1 ? ['start all, align, then tighten in order'] : []),
+    ...cups.map(({ cup, group }) => texts.cup({ count: group.count, group: screwName(group), cup })),
+    ...(order.length > 1 ? [texts.startAllScrewsAlignThen()] : []),
     ...(leg === 'back' && torque.length > 0 ? [torque.join(', ')] : []),
-    ...(wait ? [`${wait.minutes} min on the ${wait.fixture}: ${wait.what}`] : []),
-    ...consumables.map(({ name, count }) => `renew ${count} × ${name}`),
-    ...(needsCertificate ? ['only for certified people'] : []),
+    ...(wait ? [texts.minOn({ minutesValue: wait.minutes, fixture: wait.fixture, what: wait.what })] : []),
+    ...consumables.map(({ name, count }) => texts.renew({ count, name })),
+    ...(needsCertificate ? [texts.onlyForCertifiedPeople()] : []),
   ].join(' · ');
 }
 
@@ -127,8 +136,8 @@ function heightOf(document: PDFKit.PDFDocument, step: SheetStep): number {
   const of = (font: string, size: number, text: string) =>
     document.font(font).fontSize(size).heightOfString(text, { width: textWidth }) / mm(1);
   return (
-    of('bold', 11.5, step.title) +
-    of('body', 10, step.detail) +
+    of('bold', 11.5, say(step.title)) +
+    of('body', 10, say(step.detail)) +
     of('body', 9, notesOf(step)) +
     step.cautions.reduce((sum, { what, instead }) => sum + of('bold', 10, `${what} ${instead}`) + 1, 0) +
     5
@@ -155,14 +164,14 @@ function drawStep(
     .font('bold')
     .fontSize(11.5)
     .fillColor(step.leg === 'gate' ? danger : ink)
-    .text(step.title, x, mm(from), { width: textWidth });
-  document.font('body').fontSize(10).fillColor(ink).text(step.detail, x, document.y, { width: textWidth });
+    .text(say(step.title), x, mm(from), { width: textWidth });
+  document.font('body').fontSize(10).fillColor(ink).text(say(step.detail), x, document.y, { width: textWidth });
   for (const { what, instead } of step.cautions) {
     document
       .font('bold')
       .fontSize(10)
       .fillColor(danger)
-      .text(`Caution: ${what} `, x, document.y + mm(0.5), { width: textWidth, continued: true })
+      .text(`${texts.caution({ what })} `, x, document.y + mm(0.5), { width: textWidth, continued: true })
       .font('body')
       .fillColor(ink)
       .text(instead);

@@ -1,7 +1,7 @@
-import { slotNeeds } from '@/core/bench/slots';
-import { knots } from '@/core/bench/stages';
-import { latestFacts } from '@/data/events/latestFacts';
-import { passedKnots } from '@/data/flow/passedKnots';
+import { slotNeeds } from '@/core/sale/slots';
+import { lineStages } from '@/core/entities/stages';
+import { latestFacts } from '@/data/facts/latestFacts';
+import { passedStages } from '@/data/flow/passedStages';
 import { loadDemo } from '../../scripts/demo/loadDemo';
 import { scratchDatabase, type Scratch } from '../../tests/support/scratch';
 import { timedSteps } from '@/data/yields/timedSteps';
@@ -19,7 +19,7 @@ import { openShipment } from './send/openShipment';
 import { readPackingList } from './send/readPackingList';
 import { readSend } from './send/readSend';
 import { readShelf } from './shelf/readShelf';
-import { readString } from './string/readString';
+import { readLine } from './line/readLine';
 import { readThing } from './things/readThing';
 import { readScore } from './triage/readScore';
 import { readTriage } from './triage/readTriage';
@@ -34,10 +34,10 @@ beforeAll(async () => {
 afterAll(() => scratch.drop());
 
 describe('what the screens read', () => {
-  test('the string counts what lies at every knot', async () => {
-    const { states } = await readString(scratch.db, now);
-    expect(states.map(({ knot }) => knot)).toEqual(knots);
-    const count = (knot: string) => states.find((state) => state.knot === knot)?.count;
+  test('the line counts what lies at every stage', async () => {
+    const { states } = await readLine(scratch.db, now);
+    expect(states.map(({ stage }) => stage)).toEqual(lineStages);
+    const count = (stage: string) => states.find((state) => state.stage === stage)?.count;
     expect(count('dock')).toBe(2);
     expect(count('triage')).toBe((await readTriage(scratch.db, 'nobody', now)).units.length);
     expect(count('grade')).toBe((await readGrade(scratch.db)).parts.length);
@@ -45,7 +45,7 @@ describe('what the screens read', () => {
     expect(count('send')).toBe((await readSend(scratch.db)).ready.length);
     const shelf = await readShelf(scratch.db, '', 0);
     expect(count('shelf')).toBe(shelf.total + shelf.toShelve.length);
-    const passed = await passedKnots(scratch.db, new Date(0));
+    const passed = await passedStages(scratch.db, new Date(0));
     expect(passed.send).toBe(await countRows('units', { stage: 'sent' }));
   });
 
@@ -65,7 +65,7 @@ describe('what the screens read', () => {
     expect((await readDock(scratch.db, 'nowhere')).open?.parcel.id).toBe(autumn?.parcel.id);
   });
 
-  test('Dock: serials that are in the house already are a question', async () => {
+  test('Dock: serials that are already in the shop are a question', async () => {
     const [unit] = (await scratch.db('units').whereNotNull('serial').whereNot('stage', 'sent').limit(1)) as {
       serial: string;
     }[];
@@ -80,7 +80,9 @@ describe('what the screens read', () => {
           ok: true,
           value: {
             lines: [{ serial: 'NEW' }],
-            badRows: [{ fileLine: 2, problem: `A unit with serial ${unit?.serial} is in the house already.` }],
+            badRows: [
+              { fileLine: 2, problem: { code: 'intake.unitWithSerialAlreadyIn', values: { serial: unit?.serial } } },
+            ],
           },
         },
       },
@@ -142,12 +144,12 @@ describe('what the screens read', () => {
   });
 
   test('Bench: the times of a step are the latest forty that stand, however they are read', async () => {
-    const rows = (await scratch.db('events').where({ type: 'step-done' }).orderBy('position', 'desc')) as {
+    const rows = (await scratch.db('facts').where({ type: 'step-done' }).orderBy('position', 'desc')) as {
       id: string;
       model_id: string;
       payload: string | { stepId: string; seconds: number; isCensored?: boolean };
     }[];
-    const undone = new Set((await scratch.db('events').whereNotNull('undoes').pluck('undoes')) as string[]);
+    const undone = new Set((await scratch.db('facts').whereNotNull('undoes').pluck('undoes')) as string[]);
     const modelId = rows[0]?.model_id as string;
     const wanted: Record<string, { seconds: number; isCensored: boolean }[]> = {};
     for (const { id, model_id: model, payload } of rows) {
@@ -197,12 +199,12 @@ describe('what the screens read', () => {
       expect(priceCents).toBeGreaterThan(0);
     }
     expect(shipments.map(({ shipment }) => shipment)).toContain('S-0010');
-    const list = await readPackingList(scratch.db, 'S-0010', 'Gullwharf Renewal');
+    const list = await readPackingList(scratch.db, 'S-0010');
     expect(list).toMatchObject({ shipment: 'S-0010', recipient: 'Harbour Row shop', from: 'Gullwharf Renewal' });
     expect(list?.lines.length).toBe(shipments.find(({ shipment }) => shipment === 'S-0010')?.units);
     for (const line of list?.lines ?? [])
       expect([line.serial.length > 0, line.statement.startsWith('Data wiped.')]).toEqual([true, true]);
-    expect(await readPackingList(scratch.db, 'S-9999', '')).toBeUndefined();
+    expect(await readPackingList(scratch.db, 'S-9999')).toBeUndefined();
   });
 
   test('two shipments opened at once have two tags', async () => {

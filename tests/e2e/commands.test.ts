@@ -14,7 +14,18 @@ const people = () =>
 test('help names every command, and an unknown one says so', async () => {
   const { stdout, code } = await plucky('help');
   expect(code).toBe(0);
-  for (const name of ['demo', 'start', 'stop', 'reset', 'backup FILE', 'restore FILE', 'person', 'test', 'shots'])
+  for (const name of [
+    'demo',
+    'start',
+    'stop',
+    'reset',
+    'backup FILE',
+    'restore FILE',
+    'person',
+    'rules [FILE]',
+    'test',
+    'shots',
+  ])
     expect(stdout).toContain(`./plucky ${name}`);
   expect(await plucky('dance')).toMatchObject({
     code: 1,

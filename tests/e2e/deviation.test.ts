@@ -11,9 +11,8 @@ beforeAll(async () => {
 afterAll(() => bench.close());
 
 const steps = (page: Page) =>
-  page.$$eval(
-    'nav[aria-label="The steps of the sheet"] li[aria-current], nav[aria-label="The steps of the sheet"] li li',
-    (all) => all.map(({ textContent }) => textContent ?? ''),
+  page.$$eval('nav[aria-label="Steps"] li[aria-current], nav[aria-label="Steps"] li li', (all) =>
+    all.map(({ textContent }) => textContent ?? ''),
   );
 
 test('a joint resists, less is wanted, something is found: the rest is planned anew and nothing done is asked again', async () => {
@@ -22,7 +21,7 @@ test('a joint resists, less is wanted, something is found: the rest is planned a
   // The donor that stands before the seal of its back, with three steps done.
   await go(page, bench.url, '/teardown');
   const tag = await page.$$eval('main li', (rows) => {
-    const row = rows.find(({ textContent }) => textContent?.includes('cut the seal of the back'));
+    const row = rows.find(({ textContent }) => textContent?.includes('Cut the seal of the back'));
     return row?.textContent?.match(/U-\d+/)?.[0] ?? '';
   });
   await go(page, bench.url, `/bench/${tag}`);
@@ -32,7 +31,7 @@ test('a joint resists, less is wanted, something is found: the rest is planned a
 
   // Fresh at it: going on is the advice, and changes nothing.
   await press(page, 'r');
-  await says(page, 'Go on as you are');
+  await says(page, 'Keep trying');
   await press(page, 'space');
   await press(page, 'r', '1');
   await says(page, 'Warm the edge again.');
@@ -44,7 +43,7 @@ test('a joint resists, less is wanted, something is found: the rest is planned a
 
   // The display is no longer wanted.
   await press(page, 'w');
-  await says(page, 'What is still wanted?');
+  await says(page, 'Which parts do you still want?');
   const key = await page.$$eval('dialog button', (buttons) =>
     buttons.find(({ textContent }) => textContent?.includes('display'))?.getAttribute('aria-keyshortcuts'),
   );
@@ -62,12 +61,12 @@ test('a joint resists, less is wanted, something is found: the rest is planned a
 
   // The seal does not come: all that lies behind it is left, and the sheet is at its end.
   await press(page, 'r');
-  await says(page, 'It does not yield');
+  await says(page, 'It won’t come loose');
   const leave = await page.$$eval('dialog button', (buttons) =>
     buttons.find(({ textContent }) => textContent?.includes('Leave it'))?.getAttribute('aria-keyshortcuts'),
   );
   await press(page, leave as string);
-  await says(page, 'Left: nothing came out');
+  await says(page, 'Stopped: nothing came out');
   await settled(page);
 
   // All of it can be taken back, one after the other, to where the page was loaded.

@@ -49,9 +49,9 @@ describe('a manifest that is not right', () => {
   };
 
   test.each<[string, string | Buffer, RegExp]>([
-    ['no.csv', '', /The file has no rows/],
-    ['columns.csv', 'serial,colour\n1,red', /No column for maker and model was found among: serial, colour/],
-    ['picture.csv', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), /cannot be read as a table: it is not text/],
+    ['no.csv', '', /the file has no rows/],
+    ['columns.csv', 'serial,colour\n1,red', /no column for maker and model among serial and colour/],
+    ['picture.csv', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), /cannot be read as a table \(it is not text/],
     ['quote.csv', 'maker,model\n"Oddkin,Lantern', /a quotation mark is opened and not closed/],
     [
       'semicolons.csv',
@@ -61,12 +61,12 @@ describe('a manifest that is not right', () => {
     [
       'doubles.csv',
       'maker,model,serial\nOddkin,Lantern 5,Z1\nOddkin,Lantern 5,Z1',
-      /1 good row, 1 with a problem.*Line 3: Serial Z1 is on line 2 of the file too/,
+      /1 good row, 1 with a problem.*Line 3: Serial Z1 is also on line 2 of the file/,
     ],
     [
       'large.csv',
       `maker,model,serial\n${Array.from({ length: 10_000 }, (_, at) => `Oddkin,Lantern 5,M${at}`).join('\n')}`,
-      /10000 good rows, no problem/,
+      /10,000 good rows, no problem/,
     ],
   ])(
     '%s',
@@ -100,11 +100,11 @@ describe('requests that no page of ours would make', () => {
 
   test('are refused with a reason, and none is a fault of the server', async () => {
     const page = await bench.signIn('Imke R.');
-    for (const body of ['', 'null', '[]', '{"events":{}}', { events: Array.from({ length: 101 }, () => ({})) }]) {
-      expect(await post(page, '/api/events', body)).toMatchObject({ status: 400 });
+    for (const body of ['', 'null', '[]', '{"facts":{}}', { facts: Array.from({ length: 101 }, () => ({})) }]) {
+      expect(await post(page, '/api/facts', body)).toMatchObject({ status: 400 });
     }
-    const wrong = await post(page, '/api/events', {
-      events: [
+    const wrong = await post(page, '/api/facts', {
+      facts: [
         null,
         7,
         {},
@@ -126,13 +126,13 @@ describe('requests that no page of ours would make', () => {
 
   test('a viewer reads and does not write; nobody reads without signing in', async () => {
     const page = await bench.signIn('Tova B.');
-    expect(await post(page, '/api/events', { events: [] })).toMatchObject({ status: 403 });
-    for (const path of ['/api/live', '/api/events/export', '/api/labels/U-0701.svg', '/api/models/oddkin-lantern-5']) {
+    expect(await post(page, '/api/facts', { facts: [] })).toMatchObject({ status: 403 });
+    for (const path of ['/api/live', '/api/facts/export', '/api/labels/U-0701.svg', '/api/models/oddkin-lantern-5']) {
       expect((await fetch(`${bench.url}${path}`)).status).toBe(401);
     }
     const response = await fetch(`${bench.url}/yield`, { redirect: 'manual' });
     expect([response.status, response.headers.get('location')]).toEqual([307, '/sign-in']);
-    const foreign = await fetch(`${bench.url}/api/events`, {
+    const foreign = await fetch(`${bench.url}/api/facts`, {
       method: 'POST',
       headers: { 'sec-fetch-site': 'cross-site' },
       body: '{}',
@@ -149,7 +149,7 @@ describe('requests that no page of ours would make', () => {
     );
     await press(page, String(names.findIndex((name) => name.includes('Tova')) + 1));
     await page.waitForSelector('input[type=password]:not([disabled])');
-    for (const words of [/4 tries are left/, /3 tries/, /2 tries/, /1 tries/, /Too many wrong PINs\. Wait 5 min/]) {
+    for (const words of [/4 tries left/, /3 tries/, /2 tries/, /1 try left/, /Too many wrong PINs\. Wait 5 min/]) {
       await page.focus('input[type=password]');
       await page.keyboard.type('0000');
       await press(page, 'Enter');

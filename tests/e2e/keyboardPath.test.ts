@@ -7,21 +7,21 @@ beforeAll(async () => {
 });
 afterAll(() => bench.close());
 
-/** Goes to a stage by the string: Tab reaches it, Enter opens it. No mouse, no address. */
-async function follow(page: Page, knot: string): Promise<void> {
+/** Goes to a stage by the bar: Tab reaches it, Enter opens it. No mouse, no address. */
+async function follow(page: Page, stage: string): Promise<void> {
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   for (let tabs = 0; tabs < 40; tabs += 1) {
     await page.keyboard.press('Tab');
-    const label = await page.evaluate(() => document.activeElement?.getAttribute('data-knot') ?? '');
-    if (label === knot.toLowerCase()) {
+    const label = await page.evaluate(() => document.activeElement?.getAttribute('data-stage') ?? '');
+    if (label === stage.toLowerCase()) {
       await page.keyboard.press('Enter');
-      await page.waitForFunction((path) => location.pathname === path, {}, `/${knot.toLowerCase()}`);
+      await page.waitForFunction((path) => location.pathname === path, {}, `/${stage.toLowerCase()}`);
       await settled(page);
       await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
       return;
     }
   }
-  throw new Error(`follow: Tab never reached ${knot}`);
+  throw new Error(`follow: Tab never reached ${stage}`);
 }
 
 async function until(page: Page, key: string, isThere: () => Promise<boolean>, most = 60): Promise<void> {
@@ -54,7 +54,7 @@ test('a newcomer takes one unit of the demo parcel from triage to sent with the 
   await settled(page);
   await press(page, 'b');
   await page.waitForFunction(
-    (gone) => !document.querySelector('nav[aria-label="Units to look at"]')?.textContent?.includes(gone),
+    (gone) => !document.querySelector('nav[aria-label="Units to triage"]')?.textContent?.includes(gone),
     {},
     tag,
   );
@@ -64,7 +64,7 @@ test('a newcomer takes one unit of the demo parcel from triage to sent with the 
   await follow(page, 'Match');
   await until(page, 'ArrowDown', async () => (await text(page)).includes(`${tag} needs a display`), 10);
   await press(page, '1');
-  await says(page, `${tag} takes the display`);
+  await says(page, `${tag} gets the display`);
   await settled(page);
   await press(page, 'space');
   await settled(page);
@@ -101,22 +101,22 @@ test('a newcomer takes one unit of the demo parcel from triage to sent with the 
   await follow(page, 'Send');
   await says(page, tag);
   await press(page, 'space');
-  await says(page, 'Nothing is ready to leave');
+  await says(page, 'Nothing ready to send');
   await settled(page);
 
   // The tag, scanned, tells its whole story.
   await scan(page, tag);
   await says(page, `${tag} is sent`);
   for (const words of [
-    'tagged',
-    'identified',
-    'mark placed',
-    'decided',
-    'part set aside',
-    'gate judged',
-    'wiped',
-    'released for sale',
-    'sent',
+    'Tagged',
+    'Identified',
+    'Crack marked',
+    'Decided',
+    'reserved for',
+    ': passed',
+    'Wiped',
+    'Released for sale',
+    'Sent to',
   ]) {
     expect(await text(page)).toContain(words);
   }

@@ -54,7 +54,7 @@ test('the library finds by any name, compares two, and a model is walked through
   expect(await heading(page)).toContain('models in the library');
   await press(page, 'f');
   await page.keyboard.type('pulse sensor');
-  await says(page, '1 model answers');
+  await says(page, '1 model found');
   await press(page, 'Enter', 'Enter');
   await page.waitForFunction(() => location.pathname === '/models/oddkin-cuff');
   await settled(page);
@@ -71,12 +71,12 @@ test('the library finds by any name, compares two, and a model is walked through
   await press(page, '3');
   await says(page, 'Nothing found');
   await press(page, '4');
-  await says(page, 'The first.');
+  await says(page, 'First version.');
 
   await go(page, bench.url, '/models');
   await press(page, 'c', 'ArrowDown', 'c');
   await page.waitForFunction(() => location.pathname.includes('/compare/'));
-  await says(page, 'minutes of hands');
+  await says(page, 'hands-on minutes');
   expect(troubles).toEqual([]);
 });
 
@@ -94,23 +94,23 @@ test('thirty lines by keys: checked while typing, mended at one key, published, 
   expect(keys / 2 / 60).toBeLessThan(20);
 
   await press(page, '3');
-  await fill(page, 'Proof of off', entryHead.proofOfOff);
+  await fill(page, 'How to confirm it is off', entryHead.proofOfOff);
   await press(page, '1');
-  for (let mends = 0; mends < 12 && !(await text(page)).includes('nothing stops it'); mends += 1) {
+  for (let mends = 0; mends < 12 && !(await text(page)).includes('ready to publish'); mends += 1) {
     await press(page, 'm');
     await pause(250);
   }
-  await says(page, 'nothing stops it');
+  await says(page, 'ready to publish');
   await press(page, 'u');
   await press(page, 'y');
-  await says(page, 'nothing stops it');
+  await says(page, 'ready to publish');
   await saved(page);
   await press(page, 'p');
   await page.waitForSelector('dialog input');
   await page.keyboard.type('Written from nothing');
   await press(page, 'Enter');
   await page.waitForFunction(() => location.pathname === '/models/fennick-plover');
-  await says(page, '30 operations');
+  await says(page, '30 steps');
   expect(troubles).toEqual([]);
 }, 120_000);
 
@@ -198,17 +198,17 @@ test('two leads at one draft: the second is told, and keeps what was written as 
   await go(second, bench.url, path);
   await press(second, 'Escape', '3');
   await press(first, '3');
-  await fill(first, 'Proof of off', 'First wrote this.');
+  await fill(first, 'How to confirm it is off', 'First wrote this.');
   await saved(first);
-  await fill(second, 'Proof of off', 'Second wrote that.');
+  await fill(second, 'How to confirm it is off', 'Second wrote that.');
   await says(second, 'Sunniva T. saved this draft in the meantime');
-  await click(second, 'Keep mine as a draft of its own');
+  await click(second, 'Keep mine separately');
   await second.waitForFunction((old) => location.pathname !== old, {}, path);
   await settled(second);
   await press(second, 'Escape', '3');
   const value = (page: Page) =>
-    page.$eval('input[aria-label="Proof of off"]', (field) => (field as HTMLInputElement).value);
-  await second.waitForSelector('input[aria-label="Proof of off"]');
+    page.$eval('input[aria-label="How to confirm it is off"]', (field) => (field as HTMLInputElement).value);
+  await second.waitForSelector('input[aria-label="How to confirm it is off"]');
   expect([await value(first), await value(second)]).toEqual(['First wrote this.', 'Second wrote that.']);
 });
 
@@ -220,10 +220,10 @@ test('a newcomer imports the model of the documentation page and sees it drawn a
   await go(page, bench.url, '/models');
   await choose(page, 'faulty.json', example.replace('"opens": ["s1"]', '"opens": ["s9"]'));
   await says(page, 'There is no joint “s9”');
-  await says(page, 'Nothing is written until you say so');
+  await says(page, 'Preview only; nothing has been saved yet.');
   await press(page, 'Escape');
   await choose(page, 'small.json', example);
-  await says(page, 'The checks found nothing.');
+  await says(page, 'No problems found.');
   expect(await page.$('dialog svg')).not.toBeNull();
   await click(page, 'Publish version 1');
   await page.waitForFunction(() => location.pathname === '/models/fennick-small');
@@ -276,7 +276,7 @@ test('a demo model is logged twice through First opening and comes out as a draf
   };
   const back = async (count: number) => {
     await press(page, 'b');
-    await says(page, 'the way back');
+    await says(page, ', rebuild.');
     for (let done = 0; done < count; done += 1) {
       await press(page, 'space');
       await pause(80);
@@ -287,38 +287,76 @@ test('a demo model is logged twice through First opening and comes out as a draf
   await speaker();
   await end();
   await back(11);
-  await says(page, 'Balanced: what came off went back.');
-  await says(page, '0 orders stand in more than one log');
+  await says(page, 'Balanced: everything that came off went back.');
+  await says(page, '0 constraints confirmed by more than one log');
   await press(page, 'a');
   await start();
   await speaker();
   await keypad();
   await end();
   await back(11);
-  await says(page, '1 order fell');
-  await says(page, '0 unproven');
-  await says(page, 'Most useful to know next');
+  await says(page, '1 constraint dropped');
+  await says(page, ', 0 not yet');
+  await says(page, 'Most useful next');
   await settled(page);
   await press(page, 'd');
   await page.waitForFunction(() => location.pathname.startsWith('/models/drafts/'));
   await settled(page);
-  await says(page, 'nothing stops it');
+  await says(page, 'ready to publish');
   await saved(page);
   await press(page, 'p');
   await page.waitForSelector('dialog input');
   await page.keyboard.type('From two first openings');
   await press(page, 'Enter');
   await page.waitForFunction(() => location.pathname === '/models/brinewell-reed-unknown');
-  await says(page, '11 operations');
+  await says(page, '11 steps');
   expect(troubles).toEqual([]);
 });
 
 test('a viewer may look and not write', async () => {
   const page = await bench.signIn('Tova B.');
   await go(page, bench.url, '/models');
-  expect(await text(page)).not.toContain('Write a new model');
+  expect(await text(page)).not.toContain('New model');
   await go(page, bench.url, `/models/${phone.id}`);
   expect(await text(page)).not.toContain('Edit');
   const status = await page.evaluate(async () => (await fetch('/api/drafts', { method: 'POST', body: '{}' })).status);
   expect(status).toBe(403);
+});
+
+test('a step of a first opening that the server did not get is still there after a reload, and arrives', async () => {
+  const page = await bench.signIn('Mirel A.');
+  await go(page, bench.url, '/models');
+  await press(page, 'o');
+  await page.waitForSelector('dialog input');
+  await page.keyboard.type('Brinewell');
+  await press(page, 'Tab');
+  await page.keyboard.type('Reed half logged');
+  await press(page, 'Tab', 'Tab');
+  await page.keyboard.type(handset.proofOfOff);
+  await press(page, 'Enter');
+  await page.waitForFunction(() => location.pathname.startsWith('/models/opening/'));
+  await settled(page);
+
+  let isAway = true;
+  await page.setRequestInterception(true);
+  page.on('request', (request) => {
+    if (isAway && request.method() === 'POST' && request.url().includes('/api/openings/')) void request.abort('failed');
+    else void request.continue();
+  });
+  await press(page, 'l');
+  await page.waitForSelector('input[aria-label="What"]');
+  await page.keyboard.type('battery door');
+  await press(page, 'Enter');
+  await says(page, 'kept in this browser until');
+  await page.reload({ waitUntil: 'load' });
+  await settled(page);
+  await says(page, 'kept in this browser until');
+  await says(page, 'Slide off battery door');
+  isAway = false;
+  await page.waitForFunction(() => !document.body.innerText.includes('kept in this browser until'), {
+    timeout: 12_000,
+  });
+  await page.reload({ waitUntil: 'load' });
+  await settled(page);
+  await says(page, 'Slide off battery door');
 });

@@ -15,8 +15,7 @@ test('the database goes away for a while: the bench goes on, says so, and everyt
   await press(page, 'space');
   await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
   await settled(page);
-  const stepsDone = () =>
-    page.$$eval('nav[aria-label="The steps of the sheet"] li[aria-current]', (now) => now[0]?.textContent ?? '');
+  const stepsDone = () => page.$$eval('nav[aria-label="Steps"] li[aria-current]', (now) => now[0]?.textContent ?? '');
   const first = await stepsDone();
   await stopDatabase(home);
   try {

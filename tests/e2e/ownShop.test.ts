@@ -61,7 +61,7 @@ test('from an emptied shop through the shipped manifest to yields that a third p
 
   // Dock: a parcel, its list with two bad rows, three units tagged.
   await go(page, bench.url, '/dock');
-  await says(page, 'No parcel yet');
+  await says(page, 'No parcels yet');
   await press(page, 'space');
   await page.waitForSelector('dialog input[name=code]');
   await page.keyboard.type('First lot');
@@ -78,7 +78,7 @@ test('from an emptied shop through the shipped manifest to yields that a third p
   await says(page, 'Line 28: The model is empty.');
   await (await page.waitForSelector('dialog button:not([disabled])'))?.click();
   await says(page, '26 units of 26 still in the box');
-  await says(page, '33.10 a unit over 26 units');
+  await says(page, '33.10 per unit (26 units)');
   await press(page, 'space', 'space', 'space');
   await settled(page);
   await says(page, '23 units of 26 still in the box');
@@ -137,7 +137,7 @@ test('from an emptied shop through the shipped manifest to yields that a third p
         await press(page, 'Enter');
       } else await press(page, /: (scrap|[A-D]),/.test(await heading(page)) ? 'space' : '1');
     },
-    async () => /No part waits/.test(await heading(page)),
+    async () => /No parts to grade/.test(await heading(page)),
     160,
   );
   await settled(page);
@@ -152,11 +152,11 @@ test('from an emptied shop through the shipped manifest to yields that a third p
       ]),
     ),
   ) as Record<string, string>;
-  const csv = await page.evaluate(async () => (await fetch('/api/events/export')).text());
+  const csv = await page.evaluate(async () => (await fetch('/api/facts/export')).text());
   expect(shown).toEqual(countByHand(csv));
   expect(shown['oddkin-lantern-5/back-cover']).toBe('1 of 2');
   expect(shown['oddkin-lantern-5/battery']).toBe('2 of 2');
-  await says(page, 'Most often: back cover, cover cracked (1 times)');
+  await says(page, 'Most often: back cover, cover cracked (once)');
 
   // Shelf: the board of the one that was never wiped is refused.
   await go(page, bench.url, '/shelf');

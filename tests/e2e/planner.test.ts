@@ -14,10 +14,10 @@ test('what pays, only some parts, and everything: each a plan with its order and
   await says(page, 'As a donor it pays to');
   await says(page, 'Pays from');
   const paying = await text(page);
-  expect(paying).toMatch(/\d+ of 21 operations, \d+ min of hands/);
+  expect(paying).toMatch(/\d+ of 21 steps, \d+ min hands-on/);
 
   await press(page, 'v');
-  await says(page, 'Everything out takes');
+  await says(page, 'Taking everything out takes');
 
   await press(page, 'w', 't');
   await says(page, 'the last part wanted');
@@ -32,7 +32,7 @@ test('what pays, only some parts, and everything: each a plan with its order and
   for (const at of wanted) if (!['camera', 'battery'].includes(names[at] ?? '')) await press(page, keys[at] as string);
   await page.waitForFunction(() => /to the (camera|battery), the last part wanted/.test(document.body.innerText));
 
-  await says(page, 'Against the plan before:');
+  await says(page, 'Compared with the previous plan:');
 
   await press(page, 'o');
   await says(page, 'Frees the battery.');
@@ -65,12 +65,12 @@ test('a price on either side of the one it shows changes the plan at that very c
     const freed = rows.find(({ textContent }) => textContent?.endsWith('free it') && !textContent.includes('≤'));
     return freed?.children[0]?.textContent ?? '';
   });
-  const even = Number((await rowOf(name))[4]);
+  const even = Number((await rowOf(name))[4]?.replace('€', ''));
   expect(even).toBeGreaterThan(0.01);
   await press(page, 'p');
   const price = async (amount: string) => {
-    const field = `input[aria-label="A sound ${name} brings"]`;
-    await page.click(field, { count: 3 });
+    const field = await page.waitForSelector(`input[aria-label="A good ${name} fetches"]`);
+    await field?.click({ count: 3 });
     await page.keyboard.type(amount);
     await page.keyboard.press('Enter');
   };
@@ -86,11 +86,11 @@ test('a price on either side of the one it shows changes the plan at that very c
     );
   await price((even - 0.01).toFixed(2));
   await verdict('leave it');
-  await says(page, 'Against the plan before:');
+  await says(page, 'Compared with the previous plan:');
   await price(even.toFixed(2));
   await verdict('free it');
   await price('a lot');
-  await page.waitForSelector(`input[aria-label="A sound ${name} brings"][aria-invalid="true"]`);
+  await page.waitForSelector(`input[aria-label="A good ${name} fetches"][aria-invalid="true"]`);
   await verdict('free it');
 });
 
@@ -98,7 +98,7 @@ test('the plan of a donor becomes its run sheet, and can be taken back', async (
   const page = await bench.signIn('Sunniva T.');
   await go(page, bench.url, '/models/marrowby-slate-quay/plan');
   await says(page, 'As a donor it pays');
-  if ((await text(page)).includes('First wipe')) {
+  if ((await text(page)).includes('Wipe first')) {
     await press(page, 'space');
     await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
     await settled(page);
@@ -118,7 +118,7 @@ test('the plan of a donor becomes its run sheet, and can be taken back', async (
   await settled(page);
 });
 
-test('a screw that lies on the mat is told where it belongs, and what it would hurt', async () => {
+test('a screw that lies on the mat is told where it belongs, and what it would damage', async () => {
   const page = await bench.signIn('Sunniva T.');
   await go(page, bench.url, '/teardown');
   const tag = await page.$eval('main li a', ({ textContent }) => textContent?.match(/U-\d+/)?.[0] ?? '');
@@ -126,11 +126,11 @@ test('a screw that lies on the mat is told where it belongs, and what it would h
   await press(page, 's', 'w');
   await page.waitForSelector('input[aria-label="Head and length"]');
   await page.keyboard.type('PH00 4.2');
-  await says(page, 'in 100');
+  await says(page, ' %');
   await says(page, 'is open');
   await page.$eval('input[aria-label="Head and length"]', (field) => (field as HTMLInputElement).select());
   await page.keyboard.type('PH00 9.5');
-  await says(page, 'It would hurt');
+  await says(page, 'It would damage');
   await page.$eval('input[aria-label="Head and length"]', (field) => (field as HTMLInputElement).select());
   await page.keyboard.type('long one');
   await says(page, 'Write it as PH00 3.1');

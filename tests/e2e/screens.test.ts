@@ -112,8 +112,7 @@ test('“?” shows the keys of the screen, as they are bound', async () => {
   await go(page, bench.url, '/triage');
   await press(page, '?');
   const text = await page.$eval('dialog', ({ textContent }) => textContent ?? '');
-  for (const words of ['Keys of this screen', 'Build', 'Donor', 'Take back', 'Find or scan'])
-    expect(text).toContain(words);
+  for (const words of ['Keys on this screen', 'Build', 'Donor', 'Undo', 'Find or scan']) expect(text).toContain(words);
   await press(page, 'Escape');
   await page.waitForFunction(() => document.querySelector('dialog') === null);
 }, 60_000);

@@ -1,7 +1,8 @@
 import type { Page } from 'puppeteer-core';
-import type { Part } from '@/core/bench/entities';
+import type { Part } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
-import type { Answer } from '@/ui/facts/eventQueue';
+import type { Acknowledged } from '@/services/facts/recordFact';
+import type { Answer } from '@/ui/server/outbox';
 import { breakableWay, type BreakableWay } from '../support/breakableWay';
 import { Bench, demoUrl, go, heading, press, says, settled, text, watchTrouble } from '../support/e2e';
 import { makeBuild, makeDonor } from '../support/makeUnits';
@@ -54,7 +55,7 @@ async function follow(page: Page, troubles: readonly Trouble[], end: RegExp): Pr
       continue;
     }
     const before = await standing(page);
-    await press(page, (await page.$('nav[aria-label="What can be done"] [aria-keyshortcuts="d"]')) ? 'd' : 'space');
+    await press(page, (await page.$('nav[aria-label="Actions"] [aria-keyshortcuts="d"]')) ? 'd' : 'space');
     await page
       .waitForFunction(
         (was) =>
@@ -74,8 +75,10 @@ async function follow(page: Page, troubles: readonly Trouble[], end: RegExp): Pr
 function partsOf(page: Page): Map<string, Part> {
   const parts = new Map<string, Part>();
   page.on('response', async (response) => {
-    if (!response.url().endsWith('/api/events') || !response.ok()) return;
-    const { answers } = (await response.json().catch(() => ({ answers: [] }))) as { answers: readonly Answer[] };
+    if (!response.url().endsWith('/api/facts') || !response.ok()) return;
+    const { answers } = (await response.json().catch(() => ({ answers: [] }))) as {
+      answers: readonly Answer<Acknowledged>[];
+    };
     for (const answer of answers)
       if (answer.ok)
         for (const { kind, after } of answer.value.results)
@@ -88,7 +91,7 @@ const swollenCell: Trouble = {
   at: /battery strip/i,
   meet: async (page) => {
     await press(page, 'g', '4');
-    await says(page, 'Stop: the cell is swollen');
+    await says(page, 'Stop: the battery is swollen');
     await press(page, '1', '2', '3', 'space');
     await page.waitForFunction(() => !document.querySelector('h1')?.textContent?.includes('Stop'));
   },
@@ -98,10 +101,12 @@ const resistsOnce: Trouble = {
   at: /cut the seal of the back|unclip the front shell/i,
   meet: async (page) => {
     await press(page, 'r');
-    await says(page, 'It does not yield');
+    await says(page, 'It won’t come loose');
     const before = await page.$eval('main', ({ textContent }) => textContent);
     const key = await page.$$eval('dialog button', (buttons) =>
-      buttons.find(({ textContent }) => textContent?.includes('Take the next way'))?.getAttribute('aria-keyshortcuts'),
+      buttons
+        .find(({ textContent }) => textContent?.includes('Try the next method'))
+        ?.getAttribute('aria-keyshortcuts'),
     );
     await press(page, key === 'Space' ? 'space' : (key as string));
     await page.waitForFunction((was) => document.querySelector('main')?.textContent !== was, {}, before);

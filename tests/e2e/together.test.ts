@@ -8,18 +8,18 @@ beforeAll(async () => {
 });
 afterAll(() => bench.close());
 
-const knot = (page: Page, name: string) =>
-  page.$eval(`nav[aria-label="The line"] a[data-knot="${name}"] span`, ({ textContent }) => Number(textContent));
+const stage = (page: Page, name: string) =>
+  page.$eval(`nav[aria-label="The line"] a[data-stage="${name}"] span`, ({ textContent }) => Number(textContent));
 
 test('what one bench does shows on another screen by itself, without reloading', async () => {
   const [imke, oskar] = [await bench.signIn('Imke R.', undefined, 'bench-1'), await bench.signIn('Oskar V.')];
   await go(oskar, bench.url, '/');
   await go(imke, bench.url, '/dock');
-  const before = await knot(oskar, 'triage');
+  const before = await stage(oskar, 'triage');
   const isSame = await oskar.evaluate(() => ((window as { marker?: string }).marker = 'not reloaded'));
   await press(imke, 'x');
   await oskar.waitForFunction(
-    (count) => Number(document.querySelector('a[data-knot="triage"] span')?.textContent) === count,
+    (count) => Number(document.querySelector('a[data-stage="triage"] span')?.textContent) === count,
     { polling: 50 },
     before + 1,
   );
@@ -27,7 +27,7 @@ test('what one bench does shows on another screen by itself, without reloading',
   await press(imke, 'u');
   await settled(imke);
   await pause(900);
-  expect(await knot(oskar, 'triage')).toBe(before);
+  expect(await stage(oskar, 'triage')).toBe(before);
 }, 60_000);
 
 test('two people on one unit, one with a stale page: told who was quicker, and shown how it is now', async () => {
@@ -43,18 +43,18 @@ test('two people on one unit, one with a stale page: told who was quicker, and s
   await press(imke, '2');
   await settled(imke);
   await press(oskar, '1');
-  await says(oskar, 'was changed by Imke R. (bench-1) in the meantime. Yours was not taken');
+  await says(oskar, 'was changed by Imke R. (bench-1) in the meantime');
   await settled(oskar);
   expect(await noted(oskar)).toBe(before);
 
   // Kept until it is settled, over a reload too; said again, it is taken as things stand now.
-  await says(oskar, '1 fact of this bench not taken');
+  await says(oskar, '1 fact from this bench rejected');
   await oskar.reload();
   await settled(oskar);
   await press(oskar, 'F2');
-  await says(oskar, 'One fact was not taken');
+  await says(oskar, 'One fact was rejected');
   await press(oskar, 'space');
-  await oskar.waitForFunction(() => !document.body.innerText.includes('not taken'));
+  await oskar.waitForFunction(() => !document.body.innerText.includes('rejected'));
   await oskar.waitForFunction(
     (was) => document.querySelector('button[aria-keyshortcuts="1"] svg')?.getAttribute('aria-label') !== was,
     {},
@@ -105,26 +105,26 @@ test('scanning at the bench presses none of its keys', async () => {
 test('a double click and a held key are one fact', async () => {
   const page = await bench.signIn('Imke R.');
   await go(page, bench.url, '/dock');
-  const before = await knot(page, 'triage');
+  const before = await stage(page, 'triage');
   const button = await page.$('button[aria-keyshortcuts="x"]');
   await button?.click({ count: 2, delay: 10 });
   // Two clicks on “tag one” are two units by right; a held key is one.
   const after = before + 2;
-  await knotIs(page, after);
+  await stageIs(page, after);
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.down('x');
   await page.keyboard.down('x');
   await page.keyboard.down('x');
   await page.keyboard.up('x');
-  await knotIs(page, after + 1);
+  await stageIs(page, after + 1);
   // And no more comes behind.
   await pause(700);
-  expect(await knot(page, 'triage')).toBe(after + 1);
+  expect(await stage(page, 'triage')).toBe(after + 1);
   for (let taken = before; taken < after + 1; taken += 1) await press(page, 'u');
-  await knotIs(page, before);
+  await stageIs(page, before);
 
-  async function knotIs(shown: Page, count: number): Promise<void> {
-    for (let tries = 0; tries < 60 && (await knot(shown, 'triage')) !== count; tries += 1) await pause(150);
-    expect(await knot(shown, 'triage')).toBe(count);
+  async function stageIs(shown: Page, count: number): Promise<void> {
+    for (let tries = 0; tries < 60 && (await stage(shown, 'triage')) !== count; tries += 1) await pause(150);
+    expect(await stage(shown, 'triage')).toBe(count);
   }
 }, 60_000);

@@ -41,33 +41,33 @@ test('a parcel of sixty is received, counted by scanning, and its differences ar
   await press(page, 'i');
   const input = (await page.waitForSelector('dialog input[type=file]')) as ElementHandle<HTMLInputElement>;
   await input.uploadFile(file);
-  await says(page, '60 good rows, no problem');
+  await says(page, '60 good rows, no problems');
   await (await page.waitForSelector('dialog button:not([disabled])'))?.click();
   await says(page, '60 units of 60 still in the box');
-  await says(page, 'What it is expected to give');
-  await says(page, /after parts and labour; paid 1.?200\.00/);
+  await says(page, 'Expected result');
+  await says(page, /after parts and labour; paid €1,200\.00/);
 
   // Every unit but two by its serial; one serial is read with an O for a 0, one is on no line.
   for (const serial of serials.slice(0, 57)) await scan(page, serial);
   await settled(page);
-  await says(page, 'Three units of 60 still in the box');
+  await says(page, '3 units of 60 still in the box');
   const misread = (serials[57] as string).replace('0', 'O');
   await scan(page, misread);
-  await says(page, misread === serials[57] ? 'is here' : 'but its list says');
+  await says(page, misread === serials[57] ? 'is here' : 'but the list says');
   await scan(page, 'ZZ99999999W99');
-  await says(page, 'is on no line that waits');
+  await says(page, 'is not on an open line');
   // What waits in the box of another parcel is named with it, and nothing is tagged here.
   await scan(page, serials[0] as string);
-  await says(page, 'is tagged already: U-');
+  await says(page, 'is already tagged: U-');
   await press(page, 'x');
   await settled(page);
-  await says(page, 'Two units of 60 still in the box');
+  await says(page, '2 units of 60 still in the box');
 
   await press(page, 'e');
-  await says(page, 'Two units of 60 did not come');
+  await says(page, '2 units of 60 did not arrive');
   await says(page, '3 differences');
   await press(page, 'c');
-  await says(page, 'Cost: by what each brings');
+  await says(page, 'Split cost: by value');
   await settled(page);
   const claim = await page.$eval('a[href$=".csv"]', (link) => (link as HTMLAnchorElement).href);
   const csv = await page.evaluate(async (href) => (await fetch(href)).text(), claim);
@@ -102,20 +102,20 @@ test('a list whose columns nobody knows is mapped once, and the next of that sup
       ';Oddkin;BARE3',
     ]),
   );
-  await says(page, 'No column for maker and model was found');
+  await says(page, 'no column for maker and model');
   await page.select('select[aria-label="Column 1 is"]', 'model');
   await page.select('select[aria-label="Column 2 is"]', 'maker');
   await page.select('select[aria-label="Column 3 is"]', 'serial');
-  await (await page.waitForSelector('xpath/.//dialog//button[contains(., "Read it so")]'))?.click();
+  await (await page.waitForSelector('xpath/.//dialog//button[contains(., "Import with these columns")]'))?.click();
   await says(page, '2 good rows, 1 with a problem');
   await says(page, 'Line 4: The model is empty.');
-  await (await page.waitForSelector('xpath/.//dialog//button[contains(., "Take the")]'))?.click();
-  await says(page, 'Two units of 2 still in the box');
+  await (await page.waitForSelector('xpath/.//dialog//button[contains(., "skip 1")]'))?.click();
+  await says(page, '2 units of 2 still in the box');
   await settled(page);
 
   await makeParcel(page, 'Bare list again');
   await choose(write('again.csv', ['Ger\u00e4t;Firma;Kennung', 'Mast 4;Brinewell;BARE9']));
-  await says(page, '1 good row, no problem');
+  await says(page, '1 good row, no problems');
   rmSync(folder, { recursive: true });
 });
 
@@ -136,7 +136,7 @@ test('the sixty are triaged by keys, twelve a unit at most, and what is apart le
   await says(page, 'Nothing is kept apart');
   await settled(page);
   await press(page, 'u');
-  await says(page, 'One unit kept apart');
+  await says(page, '1 unit kept apart');
   expect(troubles).toEqual([]);
 }, 240_000);
 
@@ -153,7 +153,7 @@ test('two people at triage never have the same unit before them, and a technicia
   await go(second, bench.url, '/apart');
   await press(second, '1', '2');
   const isOff = await second.$$eval('aside button, section button', (buttons) =>
-    buttons.find(({ textContent }) => textContent?.includes('back to triage'))?.hasAttribute('disabled'),
+    buttons.find(({ textContent }) => textContent?.includes('back to Triage'))?.hasAttribute('disabled'),
   );
   expect(isOff).toBe(true);
 });
@@ -173,14 +173,14 @@ test('a photo of a mark is kept with the unit and shown where its tag leads', as
   await input.uploadFile(join(projectRoot, 'docs', 'screenshots', 'bench.png'));
   await page.waitForSelector(`ul[aria-label="Photos of ${tag}"] img`);
   await input.uploadFile(file);
-  await says(page, 'no picture: another');
+  await says(page, 'not a picture: choose another');
   await settled(page);
   await go(page, bench.url, `/t/${tag}`);
   const width = await page.waitForFunction(
     () => document.querySelector<HTMLImageElement>('ul[aria-label^="Photos of"] img')?.naturalWidth,
   );
   expect(await width.jsonValue()).toBe(1280);
-  await says(page, 'photo taken');
+  await says(page, 'Photo taken');
 });
 
 test('serials reported lost are noted once, and a unit that carries one is only kept apart', async () => {
@@ -192,13 +192,13 @@ test('serials reported lost are noted once, and a unit that carries one is only 
   await press(page, 'n');
   await page.waitForSelector('dialog textarea');
   await page.keyboard.type(`${serial}\n${serial.toLowerCase()}\nQQ 77`);
-  await (await page.waitForSelector('xpath/.//dialog//button[contains(., "Note 3 serials")]'))?.click();
-  await says(page, '2 serials noted');
+  await (await page.waitForSelector('xpath/.//dialog//button[contains(., "Add 3 serials")]'))?.click();
+  await says(page, '2 serials added');
   await go(page, bench.url, '/triage');
   while (!(await text(page)).includes(`Serial ${serial}`)) await press(page, 'ArrowDown');
   await says(page, 'was reported lost');
   await press(page, 'd');
-  await says(page, 'It may only be kept apart, until its owner agrees');
+  await says(page, 'It may only be kept apart until its owner agrees');
 });
 
 test('a model nobody knows by its letters is found by what is seen of it', async () => {
@@ -216,5 +216,5 @@ test('a model nobody knows by its letters is found by what is seen of it', async
   }
   await says(page, 'It is one of these');
   await press(page, '1');
-  await says(page, /Which revision|What is fitted|Which variant|Serial/);
+  await says(page, /Which revision|Which configuration|Which variant|Serial/);
 });

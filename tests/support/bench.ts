@@ -1,8 +1,10 @@
-import { applyEvent } from '@/core/bench/applyEvent';
-import type { Part, Unit } from '@/core/bench/entities';
-import type { EventType, Payloads } from '@/core/bench/events';
-import { MemoryWorld } from '@/core/bench/memoryWorld';
-import { freedByStep, nextStep, sheetOf, stepEndedBy } from '@/core/bench/sheetOf';
+import { applyFact } from '@/core/shop/applyFact';
+import type { Part, Unit } from '@/core/entities/entities';
+import { makeFact } from '@/core/shop/makeFact';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import type { FactType, Payloads } from '@/core/shop/facts';
+import { MemoryWorld } from '@/core/shop/memoryWorld';
+import { freedByStep, nextStep, sheetOf, stepEndedBy } from '@/core/sheet/sheetOf';
 import type { Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
 import type { Refusal } from '@/core/shared/outcome';
@@ -16,35 +18,30 @@ export class TestBench {
   private made = 0;
 
   constructor(models: readonly Model[] = shippedModels, isPast = false) {
-    this.world = new MemoryWorld(models, isPast);
+    this.world = new MemoryWorld(models, [startingHouseRules], isPast);
   }
 
   passes(seconds: number): void {
     this.now = new Date(Date.parse(this.now) + seconds * 1000).toISOString();
   }
 
-  act<T extends EventType>(
+  act<T extends FactType>(
     type: T,
     subjectId: string,
     payload: Payloads[T],
     given: { expects?: number | null; id?: string } = {},
   ): 'ok' | Refusal {
     this.made += 1;
-    const makesSubject = type === 'parcel-made' || type === 'unit-tagged' || type === 'undone';
-    const seen =
-      this.world.find('unit', subjectId) ?? this.world.find('part', subjectId) ?? this.world.find('parcel', subjectId);
-    const expects = given.expects !== undefined ? given.expects : makesSubject ? null : (seen?.version ?? 1);
-    const event = {
-      id: given.id ?? `e${this.made}`,
-      type,
-      subjectId,
-      expects,
-      at: this.now,
-      payload,
-    };
-    const outcome = applyEvent(this.world, event);
+    const made = makeFact<FactType>(
+      this.world,
+      { type, subjectId, payload },
+      { id: given.id ?? `e${this.made}`, at: this.now },
+    );
+    if (!made.ok) return made.refusal;
+    const fact = given.expects === undefined ? made.value : { ...made.value, expects: given.expects };
+    const outcome = applyFact(this.world, fact);
     if (!outcome.ok) return outcome.refusal;
-    this.world.commit(event, outcome.value);
+    this.world.commit(fact, outcome.value);
     return 'ok';
   }
 
@@ -138,5 +135,5 @@ const sparePart = (model: Model, { id, category, interchange }: ModelPart, partI
   isDataCleared: true,
   findings: [],
   version: 1,
-  lastEventId: '',
+  lastFactId: '',
 });

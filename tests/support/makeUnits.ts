@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from 'puppeteer-core';
-import type { Part, Unit } from '@/core/bench/entities';
-import type { EventType, Payloads } from '@/core/bench/events';
+import type { Part, Unit } from '@/core/entities/entities';
+import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Model } from '@/core/procedure/model';
-import type { Acknowledged } from '@/services/events/recordEvent';
-import type { Answer } from '@/ui/facts/eventQueue';
+import type { Acknowledged } from '@/services/facts/recordFact';
+import type { Answer } from '@/ui/server/outbox';
 import { bestReadings } from './bestReadings';
 
 interface MadeUnit {
@@ -12,13 +12,13 @@ interface MadeUnit {
   readonly tag: string;
 }
 
-type Act = <T extends EventType>(type: T, subjectId: string, payload: Payloads[T]) => Promise<Acknowledged>;
+type Act = <T extends FactType>(type: T, subjectId: string, payload: Payloads[T]) => Promise<Acknowledged>;
 
 /** Makes facts over the application's own door, as whoever is signed in, and throws where one is refused. */
 function door(page: Page, seen: readonly (Unit | Part)[] = []): Act {
   const versions = new Map<string, number>(seen.map(({ id, version }) => [id, version]));
   return async (type, subjectId, payload) => {
-    const event = {
+    const fact = {
       id: randomUUID(),
       type,
       subjectId,
@@ -29,10 +29,10 @@ function door(page: Page, seen: readonly (Unit | Part)[] = []): Act {
     const { answers } = (await page.evaluate(
       async (body) => {
         const headers = { 'content-type': 'application/json' };
-        return (await fetch('/api/events', { method: 'POST', headers, body })).json();
+        return (await fetch('/api/facts', { method: 'POST', headers, body })).json();
       },
-      JSON.stringify({ events: [event] }),
-    )) as { answers: readonly Answer[] };
+      JSON.stringify({ facts: [fact] }),
+    )) as { answers: readonly Answer<Acknowledged>[] };
     const [answer] = answers;
     if (!answer?.ok) throw new Error(`${type}: ${JSON.stringify(answer)}`);
     for (const { id: thing, after } of answer.value.results) if (after) versions.set(thing, after.version);

@@ -1,4 +1,4 @@
-import { replanSheet, rungNow } from '@/core/bench/replanSheet';
+import { replanSheet, rungNow } from '@/core/sheet/replanSheet';
 import {
   defaultTargets,
   freedByStep,
@@ -7,12 +7,12 @@ import {
   sheetKindAt,
   sheetOf,
   stepEndedBy,
-} from '@/core/bench/sheetOf';
-import { fitsSlot, slotNeeds } from '@/core/bench/slots';
-import { defectCodes, dispositions, letGoCauses, screwTroubles, skipCauses } from '@/core/bench/stages';
-import type { Part, Unit } from '@/core/bench/entities';
-import { subjectKinds, type BenchEvent, type EventType, type Payloads } from '@/core/bench/events';
-import type { MemoryWorld } from '@/core/bench/memoryWorld';
+} from '@/core/sheet/sheetOf';
+import { fitsSlot, slotNeeds } from '@/core/sale/slots';
+import { defectCodes, dispositions, letGoCauses, screwTroubles, skipCauses } from '@/core/entities/stages';
+import type { Part, Unit } from '@/core/entities/entities';
+import { definitions, type Fact, type FactType, type Payloads } from '@/core/shop/facts';
+import type { MemoryWorld } from '@/core/shop/memoryWorld';
 import { findings, testResults } from '@/core/procedure/vocabulary';
 import type { Model } from '@/core/procedure/model';
 import { torqueState } from '@/core/screws/torqueState';
@@ -23,8 +23,8 @@ import type { Chance } from '@/core/shared/chance';
 import { inventReadings } from '../../scripts/demo/readings';
 
 type Draft = {
-  [T in EventType]: { readonly type: T; readonly subjectId: string; readonly payload: Payloads[T] };
-}[EventType];
+  [T in FactType]: { readonly type: T; readonly subjectId: string; readonly payload: Payloads[T] };
+}[FactType];
 
 /** Makes up facts that could happen next in a world: mostly possible ones, now and then one that must be refused. */
 export class RandomHistory {
@@ -37,21 +37,20 @@ export class RandomHistory {
     private readonly chance: Chance,
   ) {}
 
-  next(): BenchEvent {
+  next(): Fact {
     const draft = this.draft();
-    const kind = subjectKinds[draft.type];
+    const { subject: kind, makesSubject } = definitions[draft.type];
     const version = kind ? this.world.find(kind, draft.subjectId)?.version : undefined;
-    const makesSubject = draft.type === 'parcel-made' || draft.type === 'unit-tagged';
     const stale = this.chance.happens(0.02) ? 1 : 0;
-    const expects = makesSubject || draft.type === 'undone' ? null : (version ?? 1) + stale;
+    const expects = makesSubject || kind === null ? null : (version ?? 1) + stale;
     const id = this.chance.uuid();
     this.serial += 1;
     return { id, expects, at: new Date(Date.UTC(2026, 0, 1) + this.serial * 30_000).toISOString(), ...draft };
   }
 
   /** Remembers what was accepted, so that it may be taken back later. */
-  accepted(event: BenchEvent): void {
-    this.made.push({ id: event.id, subjectId: event.subjectId });
+  accepted(fact: Fact): void {
+    this.made.push({ id: fact.id, subjectId: fact.subjectId });
   }
 
   private draft(): Draft {
@@ -60,7 +59,7 @@ export class RandomHistory {
     const parts = [...world.tables.part.values()];
     if (chance.happens(0.1) && this.made.length > 0) {
       const target = chance.pick(this.made.slice(-6));
-      return { type: 'undone', subjectId: target.subjectId, payload: { eventId: target.id } };
+      return { type: 'undone', subjectId: target.subjectId, payload: { factId: target.id } };
     }
     if (world.tables.parcel.size < 3 || chance.happens(0.003)) return this.parcel();
     const apart = units.filter(({ stage }) => stage === 'kept-apart');

@@ -41,7 +41,7 @@ export async function scratchDatabase(): Promise<Scratch> {
   };
 }
 
-/** Somebody in the house, without a PIN. */
+/** Somebody in the shop, without a PIN. */
 export async function somebody(db: Knex, name: string, role: Role = 'technician'): Promise<Person> {
   const id = randomUUID();
   await insertPerson(db, { id, name, role, pin_hash: 'none' });

@@ -1,6 +1,7 @@
 import type { Model } from '@/core/procedure/model';
 import { jointKinds } from '@/core/procedure/vocabulary';
 import type { LineField } from './operationLine';
+import { usualTools } from './usualWords';
 
 const verbs = ['Take', 'Lift', 'Unscrew', 'Unplug', 'Unlock', 'Unclip', 'Slide', 'Draw', 'Cut', 'Peel', 'Warm', 'Open'];
 const most = 8;
@@ -62,15 +63,3 @@ function wordsFor(model: Model, at: number, field: LineField): readonly string[]
 }
 
 const endingOf = (verb: string): string => (['Take', 'Lift', 'Slide', 'Draw'].includes(verb) ? ' out' : '');
-
-const usualTools = [
-  'Hands',
-  'Plastic pick',
-  'Thin pick',
-  'Tweezers',
-  'Hot plate',
-  'Hot air',
-  'Cross-recess driver PH00',
-  'Cross-recess driver PH000',
-  'Cross-recess driver PH0',
-];

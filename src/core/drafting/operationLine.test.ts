@@ -6,6 +6,7 @@ import { completionsFor } from './completions';
 import { emptyModel } from './emptyModel';
 import { emptyLine, lineOf, writeLine, type OperationLine } from './operationLine';
 import { guessCategory, guessToolKind, idFrom } from './words';
+import { say } from '@/words/catalogue/core/opening';
 
 const begun = emptyModel({ maker: 'Fennick', name: 'Small', kind: 'handheld' });
 const write = (lines: readonly Partial<OperationLine>[], model: Model = begun): Model =>
@@ -82,9 +83,8 @@ describe('writeLine', () => {
     });
     expect(unread.map(({ field }) => field)).toEqual(['after', 'minutes']);
     expect(model.joints.map(({ kind }) => kind)).toEqual(['glue', 'screw', 'screw']);
-    expect(writeLine(begun, 0, { ...emptyLine, title: 'A', opens: 'what is this' }).unread[0]?.says).toContain(
-      'what is this',
-    );
+    const [first] = writeLine(begun, 0, { ...emptyLine, title: 'A', opens: 'what is this' }).unread;
+    expect(first && say(first.says)).toContain('what is this');
     expect(() => writeLine(begun, 3, emptyLine)).toThrow(RangeError);
   });
 

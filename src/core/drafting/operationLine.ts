@@ -6,6 +6,7 @@ import type { ModelPart } from '@/core/procedure/parts';
 import { isJointKind, makeJoint, makeScrews, readScrews } from './parseJoints';
 import { wayBackOf } from './wayBackOf';
 import { guessCategory, guessSlot, idFrom } from './words';
+import { message, type Message } from '@/core/shared/message';
 
 /** One line of the editor's table, as it is typed. What is left empty on a new line is taken from the line above. */
 export interface OperationLine {
@@ -34,7 +35,7 @@ export const emptyLine: OperationLine = { title: '', face: '', tool: '', opens: 
 /** What of a line could not be read; the rest of the line is taken. */
 export interface Unread {
   readonly field: LineField;
-  readonly says: string;
+  readonly says: Message<'opening'>;
 }
 
 /** An operation as a line. Writing the line back changes nothing. */
@@ -195,7 +196,7 @@ function readJoints(
     }
     unread.push({
       field: 'opens',
-      says: `“${entry}” is no joint here, no screw (4 PH00 3.0) and no kind (plug battery).`,
+      says: message('opening.entryUnread', { entry }),
     });
     return [];
   });
@@ -221,7 +222,7 @@ function readAfter(
       const found = /^\d+$/.test(wanted)
         ? model.operations[Number(wanted) - 1]
         : model.operations.find(({ id, title }) => isSame(id, wanted) || isSame(title, wanted));
-      if (!found) unread.push({ field: 'after', says: `There is no line “${wanted}” to come after.` });
+      if (!found) unread.push({ field: 'after', says: message('opening.lineUnknown', { wanted }) });
       return found ? [found.id] : [];
     });
     if (any.length === 0) return [];
@@ -231,6 +232,8 @@ function readAfter(
 
 function arcAfter(model: Model, any: readonly string[]): Arc {
   const titles = any.map((id) => model.operations.find((operation) => operation.id === id)?.title ?? id);
+  // The document's own text, which the author goes on writing.
+  // eslint-disable-next-line no-restricted-syntax
   return { any, reason: 'physical', because: `${titles.join(', or: ')} comes first.` };
 }
 
@@ -252,7 +255,7 @@ function readMinutes(typed: string, old: Operation | undefined, unread: Unread[]
   const [first, second, third] = numbers;
   if (first === undefined) return old?.minutes ?? minutesAround(1);
   if (numbers.some((number) => !Number.isFinite(number) || number < 0) || numbers.length === 2 || numbers.length > 3) {
-    unread.push({ field: 'minutes', says: `“${typed}” is not minutes: write 1.2, or low likely high as 0.8 1.2 2.` });
+    unread.push({ field: 'minutes', says: message('opening.minutesUnread', { typed }) });
     return old?.minutes ?? minutesAround(1);
   }
   return second === undefined || third === undefined

@@ -1,18 +1,19 @@
-import type { Unit } from '@/core/bench/entities';
-import { nextStep, sheetOf } from '@/core/bench/sheetOf';
-import { slotNeeds } from '@/core/bench/slots';
-import type { Knot } from '@/core/bench/stages';
-import type { Model } from '@/core/procedure/model';
+import type { Unit } from '@/core/entities/entities';
+import { nextStep, sheetOf } from '@/core/sheet/sheetOf';
+import { slotNeeds } from '@/core/sale/slots';
+import type { LineStage } from '@/core/entities/stages';
+import { modelAmong, type Model } from '@/core/procedure/model';
 import { sumMinutes } from '@/core/teardown/sheet/runSheet';
-import { openProofs } from '@/core/bench/proving';
+import { openProofs } from '@/core/sale/openProofs';
+import { message, type Message } from '@/core/shared/message';
 
 /** Something a person could take up now. */
 export interface Job {
   readonly id: string;
   readonly kind: 'go-on' | 'prove' | 'rebuild' | 'match' | 'teardown' | 'grade' | 'triage' | 'send' | 'dock';
   readonly tag: string | null;
-  readonly title: string;
-  readonly because: string;
+  readonly title: Message<'today'>;
+  readonly because: Message<'today'>;
   readonly minutes: number;
   readonly path: string;
 }
@@ -20,7 +21,7 @@ export interface Job {
 interface Situation {
   readonly units: readonly Unit[];
   readonly models: readonly Model[];
-  readonly waiting: Readonly<Record<Knot, number>>;
+  readonly waiting: Readonly<Record<LineStage, number>>;
   readonly shelf: Readonly<Record<string, unknown>>;
 }
 
@@ -32,10 +33,8 @@ const usualMinutes = { grade: 1.5, triage: 1, test: 1, match: 2, send: 2, dock: 
  * shortest first.
  */
 export function planToday({ units, models, waiting, shelf }: Situation): readonly Job[] {
-  const modelOf = (unit: Unit) =>
-    models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
   const jobs = units.flatMap((unit): Job[] => {
-    const model = modelOf(unit);
+    const model = modelAmong(models, unit);
     return model ? (jobOf(unit, model, shelf) ?? []) : [];
   });
   const order: Job['kind'][] = ['go-on', 'send', 'prove', 'rebuild', 'match', 'teardown'];
@@ -49,8 +48,10 @@ function jobOf(unit: Unit, model: Model, shelf: Situation['shelf']): Job[] | nul
   if (stage === 'teardown' || stage === 'rebuild') {
     const back = stage === 'rebuild';
     if (!sheet || sheet.isClosed) {
-      const title = back ? `Rebuild ${model.name}` : `Take ${model.name} apart`;
-      const because = back ? 'all its parts are set aside' : 'decided as a donor';
+      const title = back
+        ? message('today.rebuild', { name: model.name })
+        : message('today.takeApart', { name: model.name });
+      const because = message('today.allItsPartsAreSet', { isBack: back ? 'yes' : 'no' });
       return [{ id, tag, kind: back ? 'rebuild' : 'teardown', title, because, minutes: back ? 30 : 15, path: bench }];
     }
     const planned = sheetOf(model, unit, sheet);
@@ -58,13 +59,16 @@ function jobOf(unit: Unit, model: Model, shelf: Situation['shelf']): Job[] | nul
     const left = planned.value.steps.filter((step) => !sheet.doneStepIds.includes(step.id));
     const next = nextStep(planned.value.steps, sheet);
     const started = sheet.doneStepIds.length > 0;
-    const because = `${sheet.doneStepIds.length} of ${sheet.stepIds.length} steps done`;
+    const because = message('today.stepsDone', {
+      doneStepIds: sheet.doneStepIds.length,
+      stepIds: sheet.stepIds.length,
+    });
     return [
       {
         id,
         tag,
         kind: started ? 'go-on' : back ? 'rebuild' : 'teardown',
-        title: `${started ? 'Go on' : 'Start'}: ${next?.title ?? model.name}`,
+        title: message('today.continueWord', { isStarted: started ? 'yes' : 'no', step: next?.title ?? model.name }),
         because,
         minutes: sumMinutes(left).likely,
         path: bench,
@@ -78,8 +82,8 @@ function jobOf(unit: Unit, model: Model, shelf: Situation['shelf']): Job[] | nul
         id,
         tag,
         kind: 'prove',
-        title: `Prove ${model.name}`,
-        because: open > 0 ? `${open} tests open` : 'tests passed; it waits for its release',
+        title: message('today.prove', { name: model.name }),
+        because: message('today.testsPassedReadyToRelease', { count: open }),
         minutes: 2 + open * usualMinutes.test,
         path: `/prove?unit=${tag}`,
       },
@@ -89,14 +93,14 @@ function jobOf(unit: Unit, model: Model, shelf: Situation['shelf']): Job[] | nul
     const needed = slotNeeds(model, unit).filter(({ part, isNeeded }) => isNeeded && !unit.assigned[part.id]);
     const lacking = needed.filter(({ part }) => shelf[part.interchange] === undefined);
     if (lacking.length > 0) return null;
-    const names = needed.map(({ part }) => part.name).join(', ');
+    const names = needed.map(({ part }) => part.name);
     return [
       {
         id,
         tag,
         kind: 'match',
-        title: `Match ${model.name}`,
-        because: names === '' ? 'it needs no part' : `${names}: on the shelf`,
+        title: message('today.match', { name: model.name }),
+        because: message('today.needsNoPart', { count: needed.length, names }),
         minutes: usualMinutes.match,
         path: `/match?unit=${tag}`,
       },
@@ -106,7 +110,11 @@ function jobOf(unit: Unit, model: Model, shelf: Situation['shelf']): Job[] | nul
 }
 
 function bulkJobs(waiting: Situation['waiting']): Job[] {
-  const bulk = (kind: 'grade' | 'triage' | 'send' | 'dock', title: (n: number) => string, because: string): Job[] =>
+  const bulk = (
+    kind: 'grade' | 'triage' | 'send' | 'dock',
+    title: (count: number) => Message<'today'>,
+    because: Message<'today'>,
+  ): Job[] =>
     waiting[kind] === 0
       ? []
       : [
@@ -120,11 +128,10 @@ function bulkJobs(waiting: Situation['waiting']): Job[] {
             path: `/${kind}`,
           },
         ];
-  const things = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
   return [
-    ...bulk('send', (n) => `Send ${things(n, 'unit')}`, 'proven and graded for sale'),
-    ...bulk('grade', (n) => `Grade ${things(n, 'part')}`, 'nobody can use them before'),
-    ...bulk('triage', (n) => `Look at ${things(n, 'unit')}`, 'tagged and not decided'),
-    ...bulk('dock', (n) => `Tag ${things(n, 'unit')}`, 'expected and still in the box'),
+    ...bulk('send', (count) => message('today.sendUnit', { count }), message('today.provenAndGradedForSale')),
+    ...bulk('grade', (count) => message('today.gradePart', { count }), message('today.theyCannotBeUsedBefore')),
+    ...bulk('triage', (count) => message('today.triageUnit', { count }), message('today.taggedButNotDecided')),
+    ...bulk('dock', (count) => message('today.tagUnit', { count }), message('today.expectedStillInBox')),
   ];
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { bestReadings } from '../../../tests/support/bestReadings';
 import { gradeRank, worstGrade, grades } from '@/core/shared/grades';
 import { partCategories } from '@/core/procedure/vocabulary';
-import { capOf } from './findingCaps';
+import { capOf } from '@/core/findings/partHarm';
 import { gradePart, gradeReading, punches } from './gradePart';
 import { attributesOf, type NumberAttribute, type Readings } from './rules';
 
@@ -10,32 +10,32 @@ const good = { capacityShare: 97, cycles: 90, resistanceMilliOhm: 80, shape: 'fl
 
 describe('gradePart', () => {
   test.each([
-    [good, 'A', 'Capacity against rated'],
-    [{ ...good, capacityShare: 88 }, 'B', 'Capacity against rated'],
-    [{ ...good, capacityShare: 87.9 }, 'C', 'Capacity against rated'],
-    [{ ...good, capacityShare: 79.9 }, 'X', 'Capacity against rated'],
-    [{ ...good, cycles: 701 }, 'D', 'Cycles'],
-    [{ ...good, cycles: 1001 }, 'X', 'Cycles'],
-    [{ ...good, shape: 'bent' }, 'X', 'Shape'],
+    [good, 'A', 'capacityShare'],
+    [{ ...good, capacityShare: 88 }, 'B', 'capacityShare'],
+    [{ ...good, capacityShare: 87.9 }, 'C', 'capacityShare'],
+    [{ ...good, capacityShare: 79.9 }, 'X', 'capacityShare'],
+    [{ ...good, cycles: 701 }, 'D', 'cycles'],
+    [{ ...good, cycles: 1001 }, 'X', 'cycles'],
+    [{ ...good, shape: 'bent' }, 'X', 'shape'],
   ] as const)('battery %j is %s by %s', (readings, grade, limiting) => {
     expect(gradePart('battery', readings)).toMatchObject({ ok: true, value: { grade, limiting } });
   });
 
   test('says what it would be if the limiting attribute were perfect', () => {
     expect(gradePart('battery', { ...good, cycles: 701, resistanceMilliOhm: 120 })).toMatchObject({
-      value: { grade: 'D', limiting: 'Cycles', without: 'B' },
+      value: { grade: 'D', limiting: 'cycles', without: 'B' },
     });
   });
 
   test('a locked board is scrap whatever else it is', () => {
     const board = { starts: 'yes', charges: 'yes', radios: 'all', seats: 'whole', liquid: 'none', lock: 'locked' };
-    expect(gradePart('board', board)).toMatchObject({ value: { grade: 'X', limiting: 'Account lock' } });
+    expect(gradePart('board', board)).toMatchObject({ value: { grade: 'X', limiting: 'lock' } });
   });
 
   test('asks for the first reading that is missing, and refuses impossible ones', () => {
     expect(gradePart('battery', { capacityShare: 90 })).toMatchObject({
       ok: false,
-      refusal: { reason: 'readings-missing', facts: { attribute: 'Cycles' } },
+      refusal: { reason: 'readings-missing', values: { attribute: 'cycles' } },
     });
     for (const wrong of [-1, 121, Number.NaN, Number.POSITIVE_INFINITY, '90']) {
       expect(gradePart('battery', { ...good, capacityShare: wrong })).toMatchObject({
@@ -100,19 +100,24 @@ describe('gradePart', () => {
       const best = bestReadings(category);
       for (const found of [['liquid'], ['swelling'], ['dent'], ['dent', 'swelling'], ['crack'], []] as const) {
         const plain = gradePart(category, best);
-        const judged = gradePart(category, best, found);
+        const hits = found.map((finding) => ({ finding, depthMm: 1 }));
+        const judged = gradePart(category, best, hits);
         if (!plain.ok || !judged.ok) throw new Error(category);
-        const cap = capOf(category, found);
+        const cap = capOf(category, hits);
         expect(judged.value.grade).toBe(cap ? worstGrade([plain.value.grade, cap.grade]) : plain.value.grade);
         expect(judged.value.cap).toEqual(cap);
-        if (cap) expect([judged.value.limiting, judged.value.without]).toEqual([expect.stringMatching(/unit/), 'A']);
+        if (cap) expect([judged.value.limiting, judged.value.without]).toEqual([`found-${cap.finding}`, 'A']);
       }
     }
     // A worse reading decides as before.
-    expect(gradePart('speaker', { works: 'no', wear: 'none' }, ['liquid'])).toMatchObject({
-      value: { grade: 'X', limiting: 'Works', cap: null },
+    expect(gradePart('speaker', { works: 'no', wear: 'none' }, [{ finding: 'liquid', depthMm: 1 }])).toMatchObject({
+      value: { grade: 'X', limiting: 'works', cap: null },
     });
-    expect(capOf('cover', ['swelling', 'dent'])).toMatchObject({ grade: 'C', finding: 'dent' });
+    const both = [
+      { finding: 'swelling', depthMm: 1 },
+      { finding: 'dent', depthMm: 1 },
+    ] as const;
+    expect(capOf('cover', both)).toEqual({ grade: 'C', finding: 'dent' });
   });
 
   test('four holes for A, none for X', () => {

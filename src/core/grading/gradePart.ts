@@ -1,8 +1,13 @@
+import { message, type Message } from '@/core/shared/message';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { gradeRank, grades, worstGrade, type Grade } from '@/core/shared/grades';
+import type { Hit } from '@/core/findings/hits';
+import { capOf, type Cap } from '@/core/findings/partHarm';
 import type { Finding, PartCategory } from '@/core/procedure/vocabulary';
-import { capOf, type FindingCap } from './findingCaps';
-import { attributesOf, type Attribute, type Readings } from './rules';
+import { attributesOf, type Attribute, type AttributeId, type Readings } from './rules';
+
+/** What holds a grade down: the first of the worst attributes; what was found in the unit; or how it came out. */
+export type Limiting = AttributeId | `found-${Finding}` | 'hazard' | 'broken-by-us' | 'broken-before';
 
 export interface AttributeGrade {
   readonly attribute: Attribute;
@@ -12,11 +17,10 @@ export interface AttributeGrade {
 
 export interface Judgement {
   readonly grade: Grade;
-  /** Name of the attribute that holds the grade down, the first of several; or what was found in the unit. */
-  readonly limiting: string;
+  readonly limiting: Limiting;
   readonly attributes: readonly AttributeGrade[];
   /** What was found in its unit, where that is what holds it down. */
-  readonly cap: FindingCap | null;
+  readonly cap: Cap | null;
   /** The grade it would have if that one attribute were perfect. */
   readonly without: Grade;
 }
@@ -24,29 +28,25 @@ export interface Judgement {
 /**
  * Grades a part: the worst attribute decides, and is named; what was found in its unit may hold it down further.
  *
- * @param findings  of the unit it came out of
+ * @param hits      what was found in its unit and concerns it
  * @param readings  one reading for each attribute of the category
  * @refuses 'readings-missing' with the first attribute not read; 'bad-input' for a reading outside its range or choices
  */
-export function gradePart(
-  category: PartCategory,
-  readings: Readings,
-  findings: readonly Finding[] = [],
-): Outcome<Judgement> {
+export function gradePart(category: PartCategory, readings: Readings, hits: readonly Hit[] = []): Outcome<Judgement> {
   const attributes: AttributeGrade[] = [];
   for (const attribute of attributesOf(category)) {
     const reading = readings[attribute.id];
-    if (reading === undefined) return refuse('readings-missing', { attribute: attribute.name });
+    if (reading === undefined) return refuse('readings-missing', { attribute: attribute.id });
     const grade = gradeReading(attribute, reading);
-    if (!grade) return refuse('bad-input', { field: attribute.name, says: rangeOf(attribute) });
+    if (!grade) return refuse('bad-input', { field: attribute.id, says: rangeOf(attribute) });
     attributes.push({ attribute, reading, grade });
   }
   const grade = worstGrade(attributes.map((entry) => entry.grade));
-  const cap = capOf(category, findings);
+  const cap = capOf(category, hits);
   if (cap && worstGrade([cap.grade, grade]) !== grade)
     return accept({
       grade: cap.grade,
-      limiting: findingLimits[cap.finding] ?? cap.finding,
+      limiting: `found-${cap.finding}`,
       attributes,
       cap,
       without: grade,
@@ -54,19 +54,12 @@ export function gradePart(
   const limiting = attributes.find((entry) => entry.grade === grade) as AttributeGrade;
   return accept({
     grade,
-    limiting: limiting.attribute.name,
+    limiting: limiting.attribute.id,
     attributes,
     cap: null,
     without: worstGrade(attributes.filter((entry) => entry !== limiting).map((entry) => entry.grade)),
   });
 }
-
-/** What a finding is called where it limits a grade. */
-const findingLimits: Partial<Record<Finding, string>> = {
-  liquid: 'Liquid in the unit',
-  swelling: 'Swollen cell in the unit',
-  dent: 'Dent in the unit',
-};
 
 /** Grade of one reading; undefined when the reading is not possible. */
 export function gradeReading(attribute: Attribute, reading: number | string): Grade | undefined {
@@ -78,10 +71,10 @@ export function gradeReading(attribute: Attribute, reading: number | string): Gr
   return (['A', 'B', 'C', 'D'] as const).find((grade) => reaches(limits[grade])) ?? 'X';
 }
 
-const rangeOf = (attribute: Attribute): string =>
+const rangeOf = (attribute: Attribute): Message<'refusals'> =>
   attribute.kind === 'choice'
-    ? `one of ${attribute.choices.map(({ name }) => name).join(', ')}`
-    : `${attribute.low} to ${attribute.high} ${attribute.unit}`.trim();
+    ? message('refusals.oneOfTheChoices')
+    : message('refusals.withinRange', { low: attribute.low, high: attribute.high, unit: attribute.unit });
 
 /** Number of filled holes of a punched grade: A four to D one, X none. */
 export const punches = (grade: Grade): number => grades.length - 1 - gradeRank(grade);

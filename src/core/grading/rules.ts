@@ -4,16 +4,30 @@ import type { PartCategory } from '@/core/procedure/vocabulary';
 /** What was read off a part: a number with the attribute's unit, or one of its choices. */
 export type Readings = Readonly<Record<string, number | string>>;
 
-interface AttributeBase {
-  readonly id: string;
-  readonly name: string;
-  /** How to measure it, in a line. */
-  readonly how: string;
-}
+export const attributeIds = [
+  'works',
+  'wear',
+  'capacityShare',
+  'cycles',
+  'resistanceMilliOhm',
+  'shape',
+  'deadPixels',
+  'touchCoverage',
+  'picture',
+  'glass',
+  'starts',
+  'charges',
+  'radios',
+  'seats',
+  'liquid',
+  'lock',
+] as const;
+export type AttributeId = (typeof attributeIds)[number];
 
 /** A measured number. `limits` holds the last value still good enough for each grade; beyond D is X. */
-export interface NumberAttribute extends AttributeBase {
+export interface NumberAttribute {
   readonly kind: 'number';
+  readonly id: AttributeId;
   readonly unit: string;
   readonly low: number;
   readonly high: number;
@@ -22,40 +36,26 @@ export interface NumberAttribute extends AttributeBase {
 }
 
 /** Something seen: one key a choice. */
-export interface ChoiceAttribute extends AttributeBase {
+export interface ChoiceAttribute {
   readonly kind: 'choice';
-  readonly choices: readonly { readonly id: string; readonly name: string; readonly grade: Grade }[];
+  readonly id: AttributeId;
+  readonly choices: readonly { readonly id: string; readonly grade: Grade }[];
 }
 
 export type Attribute = NumberAttribute | ChoiceAttribute;
 
 export const gradingRulesVersion = 1;
 
-const choice = (id: string, name: string, how: string, ...choices: [string, string, Grade][]): ChoiceAttribute => ({
+const choice = (id: AttributeId, grades: Readonly<Record<string, Grade>>): ChoiceAttribute => ({
   kind: 'choice',
   id,
-  name,
-  how,
-  choices: choices.map(([choiceId, choiceName, grade]) => ({ id: choiceId, name: choiceName, grade })),
+  choices: Object.entries(grades).map(([choiceId, grade]) => ({ id: choiceId, grade })),
 });
-
-const works = choice('works', 'Works', 'Try it on the test jig.', ['yes', 'works', 'A'], ['no', 'fails', 'X']);
-const wear = choice(
-  'wear',
-  'Wear',
-  'Look at it under the lamp, at arm’s length, then close.',
-  ['none', 'none', 'A'],
-  ['light', 'light', 'B'],
-  ['marked', 'marked', 'C'],
-  ['heavy', 'heavy', 'D'],
-);
 
 const battery: readonly Attribute[] = [
   {
     kind: 'number',
     id: 'capacityShare',
-    name: 'Capacity against rated',
-    how: 'Full charge to cut-off on the analyser, as a share of the label.',
     unit: '%',
     low: 0,
     high: 120,
@@ -65,8 +65,6 @@ const battery: readonly Attribute[] = [
   {
     kind: 'number',
     id: 'cycles',
-    name: 'Cycles',
-    how: 'From the pack’s gauge.',
     unit: '',
     low: 0,
     high: 5000,
@@ -76,30 +74,19 @@ const battery: readonly Attribute[] = [
   {
     kind: 'number',
     id: 'resistanceMilliOhm',
-    name: 'Inner resistance',
-    how: 'Voltage step under load, at 20 to 25 °C.',
     unit: 'mΩ',
     low: 0,
     high: 2000,
     better: 'lower',
     limits: { A: 90, B: 130, C: 180, D: 240 },
   },
-  choice(
-    'shape',
-    'Shape',
-    'On the flat plate, under its own weight.',
-    ['flat', 'flat', 'A'],
-    ['bent', 'bent or pried', 'X'],
-    ['swollen', 'swollen', 'X'],
-  ),
+  choice('shape', { flat: 'A', bent: 'X', swollen: 'X' }),
 ];
 
 const display: readonly Attribute[] = [
   {
     kind: 'number',
     id: 'deadPixels',
-    name: 'Dead or stuck pixels',
-    how: 'Count them on white, black, red, green, blue.',
     unit: '',
     low: 0,
     high: 999,
@@ -109,83 +96,49 @@ const display: readonly Attribute[] = [
   {
     kind: 'number',
     id: 'touchCoverage',
-    name: 'Touch grid covered',
-    how: 'Draw over the grid with a clean finger.',
     unit: '%',
     low: 0,
     high: 100,
     better: 'higher',
     limits: { A: 100, B: 100, C: 100, D: 98 },
   },
-  choice(
-    'picture',
-    'Picture',
-    'Grey field in the dark.',
-    ['even', 'even', 'A'],
-    ['faint', 'faint shade', 'B'],
-    ['burn', 'burn-in or pressure marks', 'C'],
-    ['lines', 'lines or dark', 'X'],
-  ),
-  choice(
-    'glass',
-    'Glass',
-    'Under the lamp, tilted.',
-    ['clean', 'clean', 'A'],
-    ['hairline', 'hairlines', 'B'],
-    ['scratched', 'scratches you feel', 'C'],
-    ['chipped', 'chipped at the edge', 'D'],
-    ['cracked', 'cracked', 'X'],
-  ),
+  choice('picture', { even: 'A', faint: 'B', burn: 'C', lines: 'X' }),
+  choice('glass', { clean: 'A', hairline: 'B', scratched: 'C', chipped: 'D', cracked: 'X' }),
 ];
 
 const board: readonly Attribute[] = [
-  choice('starts', 'Starts', 'On the bench supply.', ['yes', 'starts', 'A'], ['no', 'dead', 'X']),
-  choice(
-    'charges',
-    'Charges',
-    'Current at the port within a minute.',
-    ['yes', 'charges', 'A'],
-    ['no', 'does not', 'X'],
-  ),
-  choice(
-    'radios',
-    'Radios',
-    'All of them find the test point.',
-    ['all', 'all', 'A'],
-    ['some', 'one is deaf', 'D'],
-    ['none', 'none', 'X'],
-  ),
-  choice(
-    'seats',
-    'Connector seats',
-    'Every seat under the lens.',
-    ['whole', 'whole', 'A'],
-    ['worn', 'one repaired or worn', 'C'],
-    ['lifted', 'one lifted', 'X'],
-  ),
-  choice(
-    'liquid',
-    'Liquid traces',
-    'Indicators, then the shields’ edges.',
-    ['none', 'none', 'A'],
-    ['dried', 'dried, no corrosion', 'C'],
-    ['corroded', 'corrosion', 'X'],
-  ),
-  choice('lock', 'Account lock', 'At first start.', ['free', 'free', 'A'], ['locked', 'locked', 'X']),
+  choice('starts', { yes: 'A', no: 'X' }),
+  choice('charges', { yes: 'A', no: 'X' }),
+  choice('radios', { all: 'A', some: 'D', none: 'X' }),
+  choice('seats', { whole: 'A', worn: 'C', lifted: 'X' }),
+  choice('liquid', { none: 'A', dried: 'C', corroded: 'X' }),
+  choice('lock', { free: 'A', locked: 'X' }),
 ];
 
-const other: readonly Attribute[] = [works, wear];
+/** Works or not, and how worn it looks. */
+const plain: readonly Attribute[] = [
+  choice('works', { yes: 'A', no: 'X' }),
+  choice('wear', { none: 'A', light: 'B', marked: 'C', heavy: 'D' }),
+];
 
-/** The attributes by which a category of parts is graded. */
-export function attributesOf(category: PartCategory): readonly Attribute[] {
-  switch (category) {
-    case 'battery':
-      return battery;
-    case 'display':
-      return display;
-    case 'board':
-      return board;
-    default:
-      return other;
-  }
-}
+/** The attributes by which each category of parts is graded: a category without a row does not compile. */
+const attributes: Readonly<Record<PartCategory, readonly Attribute[]>> = {
+  battery,
+  display,
+  board,
+  camera: plain,
+  speaker: plain,
+  port: plain,
+  keys: plain,
+  housing: plain,
+  motor: plain,
+  drive: plain,
+  memory: plain,
+  cover: plain,
+  sensor: plain,
+  hinge: plain,
+  cable: plain,
+  tray: plain,
+};
+
+export const attributesOf = (category: PartCategory): readonly Attribute[] => attributes[category];

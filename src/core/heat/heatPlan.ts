@@ -1,3 +1,4 @@
+import type { Wording } from '@/core/shared/message';
 import { atRest, networkStep, type Heater, type HeatStack, type Temperatures } from './thermalNetwork';
 
 /** When the adhesive is soft enough, and what the cell may not pass. */
@@ -139,7 +140,7 @@ function secondsSoft(
 
 /** A stretch of the seam that is warmed and then opened. */
 export interface HeatSegment {
-  readonly warm: string;
+  readonly warm: Wording<'heat'>;
   readonly workSeconds: number;
 }
 

@@ -1,6 +1,7 @@
 import { shippedModels } from '../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
+import { say } from '@/words/catalogue/core/heat';
 import { seamStretches } from './seamStretches';
 
 describe('the stretches of the seam', () => {
@@ -20,13 +21,17 @@ describe('the stretches of the seam', () => {
       expect(stretches).toHaveLength((cut?.seam ?? []).filter(({ isForbidden }) => !isForbidden).length);
       const shared = stretches.reduce((sum, { workSeconds }) => sum + workSeconds, 0);
       if (cut) expect(Math.abs(shared - cut.minutes.likely * 60)).toBeLessThan(stretches.length);
-      for (const { warm } of stretches) expect(warm).not.toBe('');
+      for (const { warm } of stretches) expect(say(warm)).not.toBe('');
     },
   );
 
   test('a stretch is called after the edge it is nearest to', () => {
     const lid = shippedModels.find(({ id }) => id === 'marrowby-twofold-quay') as Model;
     const warm = lid.operations.find(({ id }) => id === 'lid-warm') as Operation;
-    expect(seamStretches(lid, warm).map((stretch) => stretch.warm)).toEqual(['lower edge', 'right edge', 'upper edge']);
+    expect(seamStretches(lid, warm).map((stretch) => say(stretch.warm))).toEqual([
+      'lower edge',
+      'right edge',
+      'upper edge',
+    ]);
   });
 });

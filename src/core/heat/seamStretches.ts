@@ -2,6 +2,7 @@ import type { Face } from '@/core/procedure/faces';
 import type { Model } from '@/core/procedure/model';
 import type { Operation, SeamSegment } from '@/core/procedure/operations';
 import type { HeatSegment } from './heatPlan';
+import { message, type Message } from '@/core/shared/message';
 
 /**
  * The stretches of the seam that a step warms, in the order in which they are opened: those of the step itself, or of
@@ -27,13 +28,13 @@ export function seamStretches(model: Model, operation: Operation): readonly Heat
 }
 
 /** The edge of the face that the middle of a stretch is nearest to. */
-function edgeOf({ widthMm, heightMm }: Face, { xMm, yMm, toXMm, toYMm }: SeamSegment): string {
+function edgeOf({ widthMm, heightMm }: Face, { xMm, yMm, toXMm, toYMm }: SeamSegment): Message<'heat'> {
   const [x, y] = [(xMm + toXMm) / 2, (yMm + toYMm) / 2];
   const edges = [
-    ['left edge', x],
-    ['right edge', widthMm - x],
-    ['upper edge', y],
-    ['lower edge', heightMm - y],
+    [message('heat.leftEdge'), x],
+    [message('heat.rightEdge'), widthMm - x],
+    [message('heat.upperEdge'), y],
+    [message('heat.lowerEdge'), heightMm - y],
   ] as const;
   return edges.reduce((nearest, edge) => (edge[1] < nearest[1] ? edge : nearest))[0];
 }

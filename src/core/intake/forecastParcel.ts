@@ -1,6 +1,6 @@
-import type { Unit } from '@/core/bench/entities';
-import type { Weighed } from '@/core/bench/events';
-import type { Disposition } from '@/core/bench/stages';
+import type { Unit } from '@/core/entities/entities';
+import type { Weighed } from '@/core/entities/entities';
+import type { Disposition } from '@/core/entities/stages';
 import type { Model } from '@/core/procedure/model';
 import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
 import { Chance } from '@/core/shared/chance';
@@ -10,6 +10,7 @@ import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
 import type { KnownYield } from '@/core/triage/knownYields';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import { planHarvest, type Harvest } from '@/core/triage/valueDonor';
+import { middle80 } from '@/core/statistics/middle80';
 
 /** A unit of a parcel, or a line that promises one. */
 export interface ParcelItem {
@@ -56,7 +57,7 @@ const unknownTest: KnownYield = { share: 0.8, low: 0.6, high: 0.95 };
 
 /**
  * What a parcel is expected to give: units to build, parts, money. What is decided counts as it was weighed; the rest turns
- * out as the quick tests of the house have so far, and is valued as at triage. Yields are drawn once for a whole parcel, so
+ * out as the quick tests of the shop have so far, and is valued as at triage. Yields are drawn once for a whole parcel, so
  * that what is little known makes the range of the sum wide, and not only that of each unit.
  *
  * @param models  by `ID@VERSION`
@@ -178,10 +179,5 @@ const drawBetween = ({ cents, lowCents, highCents }: Turnout, chance: Chance): n
     : drawShare({ share: cents, low: lowCents, high: highCents }, chance, Number.NEGATIVE_INFINITY, Infinity);
 
 function spanOf(values: readonly number[]): Span {
-  const sorted = [...values].sort((a, b) => a - b);
-  return {
-    mean: values.reduce((sum, value) => sum + value, 0) / values.length,
-    low: sorted[Math.floor(values.length * 0.1)] as number,
-    high: sorted[Math.ceil(values.length * 0.9) - 1] as number,
-  };
+  return { mean: values.reduce((sum, value) => sum + value, 0) / values.length, ...middle80(values) };
 }

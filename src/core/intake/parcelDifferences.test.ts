@@ -1,5 +1,6 @@
-import type { ParcelLine, Unit } from '@/core/bench/entities';
+import type { ParcelLine, Unit } from '@/core/entities/entities';
 import { parcelDifferences } from './parcelDifferences';
+import { say } from '@/words/catalogue/core/intake';
 
 const line = (lineNo: number, given: Partial<ParcelLine> = {}): ParcelLine => ({
   id: `p/${lineNo}`,
@@ -10,7 +11,7 @@ const line = (lineNo: number, given: Partial<ParcelLine> = {}): ParcelLine => ({
   serial: `S${lineNo}`,
   note: '',
   version: 1,
-  lastEventId: '',
+  lastFactId: '',
   ...given,
 });
 const unit = (lineNo: number | null, given: Partial<Unit> = {}, model: string | null = 'Oddkin Lantern 5') => ({
@@ -45,12 +46,12 @@ describe('parcelDifferences', () => {
       1000,
       true,
     );
-    expect(found.map(({ kind, lineNo, came, cents }) => [kind, lineNo, came, cents])).toEqual([
+    expect(found.map(({ kind, lineNo, came, cents }) => [kind, lineNo, say(came), cents])).toEqual([
       ['other-model', 1, 'Oddkin Wick', 0],
       ['other-serial', 2, 'S9', 0],
       ['locked', 2, 'locked', 250],
       ['missing', 4, 'nothing', 250],
-      ['not-on-list', null, 'not identified X1', 0],
+      ['not-on-list', null, 'not identified, X1', 0],
     ]);
   });
 

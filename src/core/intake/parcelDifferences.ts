@@ -1,4 +1,5 @@
-import type { ParcelLine, Unit } from '@/core/bench/entities';
+import type { ParcelLine, Unit } from '@/core/entities/entities';
+import { message, type Wording } from '@/core/shared/message';
 import { lockTests } from '@/core/procedure/vocabulary';
 
 export const differenceKinds = ['missing', 'not-on-list', 'other-model', 'other-serial', 'locked'] as const;
@@ -9,8 +10,8 @@ export interface Difference {
   readonly kind: DifferenceKind;
   readonly lineNo: number | null;
   readonly tag: string | null;
-  readonly promised: string;
-  readonly came: string;
+  readonly promised: Wording<'intake'>;
+  readonly came: Wording<'intake'>;
   /** What it costs: the share of what was paid that stands for it. */
   readonly cents: number;
 }
@@ -42,7 +43,7 @@ export function parcelDifferences(
     const found = byLine.get(line.lineNo);
     const base = { lineNo: line.lineNo, promised: promisedBy(line) };
     if (!found) {
-      return isCounted ? [{ ...base, kind: 'missing', tag: null, came: 'nothing', cents: share }] : [];
+      return isCounted ? [{ ...base, kind: 'missing', tag: null, came: message('intake.nothing'), cents: share }] : [];
     }
     const { unit, model } = found;
     const about = { ...base, tag: unit.tag };
@@ -52,7 +53,7 @@ export function parcelDifferences(
     if (line.serial !== '' && unit.serial !== null && !isSame(line.serial, unit.serial))
       differences.push({ ...about, kind: 'other-serial', came: unit.serial, cents: 0 });
     if (lockTests.some((test) => unit.tests[test] === 'fault'))
-      differences.push({ ...about, kind: 'locked', came: 'locked', cents: share });
+      differences.push({ ...about, kind: 'locked', came: message('intake.lockedUnit'), cents: share });
     return differences;
   });
   const surplus = units
@@ -61,8 +62,11 @@ export function parcelDifferences(
       kind: 'not-on-list',
       lineNo: null,
       tag: unit.tag,
-      promised: 'nothing',
-      came: [model ?? 'not identified', unit.serial].filter(Boolean).join(' '),
+      promised: message('intake.nothing'),
+      came:
+        model === null
+          ? message('intake.notIdentified', { serial: unit.serial ?? 'none' })
+          : [model, unit.serial].filter(Boolean).join(' '),
       cents: 0,
     }));
   return [...ofLines, ...surplus];

@@ -1,3 +1,4 @@
+import { say } from '@/words/catalogue/core/intake';
 import { fitsFile } from './columnMapping';
 import { readManifest } from './readManifest';
 
@@ -9,7 +10,9 @@ const read = (text: string, known = none) =>
   );
 const problems = (text: string, known = none) => {
   const outcome = read(text, known);
-  return outcome.ok ? outcome.value.badRows.map(({ fileLine, problem }) => `${fileLine}: ${problem}`) : outcome.refusal;
+  return outcome.ok
+    ? outcome.value.badRows.map(({ fileLine, problem }) => `${fileLine}: ${say(problem)}`)
+    : outcome.refusal;
 };
 
 describe('readManifest', () => {
@@ -27,7 +30,7 @@ describe('readManifest', () => {
   test('says which columns are missing and what there was', () => {
     expect(problems('serial,colour\n1,red')).toEqual({
       reason: 'columns-missing',
-      facts: { columns: 'maker and model', found: 'serial, colour' },
+      values: { columns: ['maker', 'model'], found: ['serial', 'colour'] },
     });
   });
 
@@ -53,18 +56,25 @@ describe('readManifest', () => {
       '11,Oddkin,Lantern 5,A11',
     ].join('\n');
     expect(problems(text, new Set(['IN-HOUSE']))).toEqual([
-      '3: Line number 1 comes twice.',
+      '3: Line number 1 occurs twice.',
       '4: The line number is not a whole number from 1.',
       '5: The maker is empty.',
       '6: The model is empty.',
-      '7: Serial A1 is on line 2 of the file too.',
-      '8: A unit with serial IN-HOUSE is in the house already.',
-      '9: 5 cells under 4 headings: is a separator inside a text without quotes?',
-      '10: It holds letters that could not be read.',
-      '11: The maker is longer than 60 letters.',
+      '7: Serial A1 is also on line 2 of the file.',
+      '8: A unit with serial IN-HOUSE is already in the shop.',
+      '9: 5 cells under 4 headings. Is there a separator inside an unquoted text?',
+      '10: It has characters that could not be read.',
+      '11: The maker is longer than 60 characters.',
     ]);
     const outcome = read(text, new Set(['IN-HOUSE']));
     expect(outcome.ok && outcome.value.lines.map(({ lineNo }) => lineNo)).toEqual([1, 11]);
+  });
+
+  test('line numbers begin at 1: 0, less, and parts of a line are none', () => {
+    const text = ['line,maker,model', '0,Oddkin,Wick', '-1,Oddkin,Wick', '1.5,Oddkin,Wick', '1,Oddkin,Wick'].join('\n');
+    expect(problems(text)).toEqual([2, 3, 4].map((line) => `${line}: The line number is not a whole number from 1.`));
+    const outcome = read(text);
+    expect(outcome.ok && outcome.value.lines.map(({ lineNo }) => lineNo)).toEqual([1]);
   });
 
   test('a file without headings, and one with its columns swapped, is read as somebody says', () => {
@@ -81,7 +91,7 @@ describe('readManifest', () => {
       ok: true,
       value: {
         lines: [{ lineNo: 1, maker: 'Oddkin', model: 'Lantern 5', serial: 'S1' }],
-        badRows: [{ fileLine: 2, problem: 'The model is empty.' }],
+        badRows: [{ fileLine: 2, problem: { code: 'intake.modelEmpty' } }],
         columns: { serial: 'column 1' },
       },
     });

@@ -1,6 +1,7 @@
-import type { ParcelLine } from '@/core/bench/entities';
+import type { ParcelLine } from '@/core/entities/entities';
 import { findColumns, type ColumnMapping, type ManifestField } from './columnMapping';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { message, type Message } from '@/core/shared/message';
 
 export type ManifestLine = Pick<ParcelLine, 'lineNo' | 'maker' | 'model' | 'serial' | 'note'>;
 
@@ -9,7 +10,7 @@ export interface BadRow {
   /** Line of the file, counting from 1 with the heading. */
   readonly fileLine: number;
   readonly text: string;
-  readonly problem: string;
+  readonly problem: Message<'intake'>;
 }
 
 export interface ManifestPreview {
@@ -21,13 +22,16 @@ export interface ManifestPreview {
 
 const longest = { maker: 60, model: 80, serial: 60, note: 200 } as const;
 
+/** More headings than this are not named back. */
+const mostNamed = 12;
+
 /**
  * Reads the expected list of a parcel from the cells of a table. Never throws a row away silently: what cannot be taken
  * comes back with its problem.
  *
  * @param rows         cells, the first row holding the headings; rows may be ragged
  * @param mapping      which column holds what, when somebody said so; else the headings say it
- * @param knownSerials serials the house holds already, which are a question and not an expectation
+ * @param knownSerials serials the shop holds already, which are a question and not an expectation
  * @refuses 'file-empty' without a row under the headings; 'columns-missing' without maker and model
  * Cost: O(cells)
  */
@@ -43,8 +47,7 @@ export function readManifest(
   if (!first || body.every(isBlank)) return refuse('file-empty');
   const at = used.columns;
   const missing = (['maker', 'model'] as const).filter((field) => at[field] === undefined);
-  if (missing.length > 0)
-    return refuse('columns-missing', { columns: missing.join(' and '), found: head.join(', ').slice(0, 120) });
+  if (missing.length > 0) return refuse('columns-missing', { columns: missing, found: head.slice(0, mostNamed) });
 
   const lines: ManifestLine[] = [];
   const badRows: BadRow[] = [];
@@ -87,23 +90,23 @@ function problemOf(
   takenNumbers: ReadonlySet<number>,
   seen: ReadonlyMap<string, number>,
   knownSerials: ReadonlySet<string>,
-): string | null {
-  if (cellCount > headCount)
-    return `${cellCount} cells under ${headCount} headings: is a separator inside a text without quotes?`;
+): Message<'intake'> | null {
+  if (cellCount > headCount) return message('intake.cellsUnderHeadingsThereSeparator', { cellCount, headCount });
   if (!Number.isInteger(row.lineNo) || row.lineNo < 1 || row.lineNo > 1_000_000)
-    return 'The line number is not a whole number from 1.';
-  if (takenNumbers.has(row.lineNo)) return `Line number ${row.lineNo} comes twice.`;
-  if (row.maker === '') return 'The maker is empty.';
-  if (row.model === '') return 'The model is empty.';
+    return message('intake.lineNumberNotWholeNumber');
+  if (takenNumbers.has(row.lineNo)) return message('intake.lineNumberOccursTwice', { lineNo: row.lineNo });
+  if (row.maker === '') return message('intake.makerEmpty');
+  if (row.model === '') return message('intake.modelEmpty');
   const tooLong = (Object.keys(longest) as (keyof typeof longest)[]).find(
     (field) => row[field].length > longest[field],
   );
-  if (tooLong) return `The ${tooLong} is longer than ${longest[tooLong]} letters.`;
+  if (tooLong) return message('intake.longerThanCharacters', { column: tooLong, most: longest[tooLong] });
   // A replacement character or C1 control means that the bytes were read in the wrong encoding.
-  if (/[\uFFFD\u0080-\u009F]/.test(Object.values(row).join(''))) return 'It holds letters that could not be read.';
+  if (/[\uFFFD\u0080-\u009F]/.test(Object.values(row).join(''))) return message('intake.hasCharactersThatCouldNot');
   if (row.serial && seen.has(row.serial))
-    return `Serial ${row.serial} is on line ${seen.get(row.serial)} of the file too.`;
-  if (row.serial && knownSerials.has(row.serial)) return `A unit with serial ${row.serial} is in the house already.`;
+    return message('intake.serialAlsoOnLineFile', { serial: row.serial, line: seen.get(row.serial) });
+  if (row.serial && knownSerials.has(row.serial))
+    return message('intake.unitWithSerialAlreadyIn', { serial: row.serial });
   return null;
 }
 

@@ -1,24 +1,17 @@
 import type { Model } from '@/core/procedure/model';
+import { message, type Message, type Piece } from '@/core/shared/message';
 
 /** One difference between two documents of a model, in words. */
 export interface Difference {
   readonly kind: 'new' | 'gone' | 'changed';
   /** What it is about: the model, a part, a joint, a face, an operation. */
-  readonly about: string;
-  readonly says: string;
+  readonly about: Message<'library'>;
+  readonly says: Message<'library'>;
 }
 
-const lists = [
-  ['faces', 'face'],
-  ['parts', 'part'],
-  ['joints', 'joint'],
-  ['operations', 'operation'],
-  ['revisions', 'revision'],
-  ['configurations', 'configuration'],
-  ['variants', 'variant'],
-] as const;
+const lists = ['faces', 'parts', 'joints', 'operations', 'revisions', 'configurations', 'variants'] as const;
 
-const isList = (key: string): boolean => lists.some(([list]) => list === key);
+const isList = (key: string): boolean => lists.some((list) => list === key);
 
 /**
  * What changed from one document to the next: things that are new, gone, or whose fields changed, each said once. Ids
@@ -27,8 +20,8 @@ const isList = (key: string): boolean => lists.some(([list]) => list === key);
 export function compareVersions(before: Model, after: Model): readonly Difference[] {
   const heads = fieldChanges(before, after)
     .filter(({ field }) => !isList(field.split('.')[0] ?? '') && !['version', '$schema'].includes(field))
-    .map(({ says }): Difference => ({ kind: 'changed', about: 'the model', says }));
-  return [...heads, ...lists.flatMap(([list, word]) => listChanges(before[list], after[list], word))];
+    .map(({ says }): Difference => ({ kind: 'changed', about: message('library.theModel'), says }));
+  return [...heads, ...lists.flatMap((list) => listChanges(before[list], after[list], list))];
 }
 
 interface Named {
@@ -39,23 +32,38 @@ interface Named {
 
 const nameOf = ({ id, name, title }: Named): string => title ?? name ?? id;
 
-function listChanges(before: readonly Named[], after: readonly Named[], word: string): Difference[] {
+function listChanges(before: readonly Named[], after: readonly Named[], kind: string): Difference[] {
   const [old, now] = [new Map(before.map((item) => [item.id, item])), new Map(after.map((item) => [item.id, item]))];
   return [
     ...before
       .filter(({ id }) => !now.has(id))
-      .map((item): Difference => ({ kind: 'gone', about: `${word} ${nameOf(item)}`, says: 'is gone' })),
+      .map((item): Difference => ({
+        kind: 'gone',
+        about: message('library.face', { kind, name: nameOf(item) }),
+        says: message('library.removed'),
+      })),
     ...after.flatMap((item): Difference[] => {
       const was = old.get(item.id);
-      if (!was) return [{ kind: 'new', about: `${word} ${nameOf(item)}`, says: 'is new' }];
-      return fieldChanges(was, item).map(({ says }) => ({ kind: 'changed', about: `${word} ${nameOf(item)}`, says }));
+      if (!was)
+        return [
+          {
+            kind: 'new',
+            about: message('library.face', { kind, name: nameOf(item) }),
+            says: message('library.added'),
+          },
+        ];
+      return fieldChanges(was, item).map(({ says }) => ({
+        kind: 'changed',
+        about: message('library.face', { kind, name: nameOf(item) }),
+        says,
+      }));
     }),
   ];
 }
 
 interface FieldChange {
   readonly field: string;
-  readonly says: string;
+  readonly says: Message<'library'>;
 }
 
 function fieldChanges(before: unknown, after: unknown, field = ''): readonly FieldChange[] {
@@ -63,23 +71,28 @@ function fieldChanges(before: unknown, after: unknown, field = ''): readonly Fie
   const name = fieldWords(field);
   if (before === undefined || after === undefined) {
     return [
-      { field, says: before === undefined ? `${name}: now ${say(after)}` : `${name}: was ${say(before)}, now none` },
+      {
+        field,
+        says:
+          before === undefined
+            ? message('library.now', { name, after: shown(after) })
+            : message('library.wasNowNone', { name, before: shown(before) }),
+      },
     ];
   }
   if (isWordList(before) && isWordList(after)) {
     const gone = before.filter((entry) => !after.includes(entry));
     const added = after.filter((entry) => !before.includes(entry));
-    const words = [added.length > 0 && `also ${added.join(', ')}`, gone.length > 0 && `no longer ${gone.join(', ')}`];
-    return [{ field, says: `${name}: ${words.filter(Boolean).join('; ') || 'in another order'}` }];
+    return [{ field, says: listed(name, added, gone) }];
   }
-  if (Array.isArray(before) && Array.isArray(after)) return [{ field, says: `${name}: ${listWords(before, after)}` }];
+  if (Array.isArray(before) && Array.isArray(after)) return [{ field, says: listChange(name, before, after) }];
   if (isFigures(before) && isFigures(after))
-    return [{ field, says: `${name}: ${figures(before)} → ${figures(after)}` }];
+    return [{ field, says: message('library.n', { name, before: figures(before), after: figures(after) }) }];
   if (isPlain(before) && isPlain(after)) {
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
     return keys.flatMap((key) => fieldChanges(before[key], after[key], field === '' ? key : `${field}.${key}`));
   }
-  return [{ field, says: `${name}: ${say(before)} → ${say(after)}` }];
+  return [{ field, says: message('library.n', { name, before: shown(before), after: shown(after) }) }];
 }
 
 const isPlain = (value: unknown): value is Record<string, unknown> =>
@@ -93,17 +106,24 @@ const isFigures = (value: unknown): value is Record<string, number> =>
 const figures = (value: Readonly<Record<string, number>>): string => Object.values(value).join(', ');
 
 /** Entries without ids are told by their first words. */
-function listWords(before: readonly unknown[], after: readonly unknown[]): string {
+function listChange(name: string, before: readonly unknown[], after: readonly unknown[]): Message<'library'> {
   const [old, now] = [before.map((entry) => JSON.stringify(entry)), after.map((entry) => JSON.stringify(entry))];
   const added = after.filter((_, at) => !old.includes(now[at] ?? '')).map(firstWords);
   const gone = before.filter((_, at) => !now.includes(old[at] ?? '')).map(firstWords);
-  const words = [added.length > 0 && `also ${added.join(', ')}`, gone.length > 0 && `no longer ${gone.join(', ')}`];
-  return words.filter(Boolean).join('; ') || 'in another order';
+  return listed(name, added, gone);
 }
 
-const firstWords = (entry: unknown): string => {
+const listed = (name: string, added: readonly Piece[], gone: readonly Piece[]): Message<'library'> =>
+  message('library.addedRemoved', {
+    name,
+    added,
+    gone,
+    change: added.length > 0 ? (gone.length > 0 ? 'both' : 'added') : gone.length > 0 ? 'gone' : 'order',
+  });
+
+const firstWords = (entry: unknown): Piece => {
   const text = isPlain(entry) ? Object.values(entry).find((value) => typeof value === 'string') : undefined;
-  return text === undefined ? say(entry) : `“${String(text)}”`;
+  return text === undefined ? shown(entry) : `“${String(text)}”`;
 };
 
 /** `minutes.likely` → “minutes, likely”; `lengthMm` → “length mm”. */
@@ -113,9 +133,9 @@ const fieldWords = (field: string): string =>
     .map((word) => word.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`))
     .join(', ');
 
-function say(value: unknown): string {
+function shown(value: unknown): Piece {
   if (typeof value === 'string') return `“${value}”`;
-  if (Array.isArray(value)) return value.length === 0 ? 'none' : `${value.length} entries`;
+  if (Array.isArray(value)) return message('library.none', { count: value.length });
   if (isPlain(value))
     return Object.entries(value)
       .map(([key, entry]) => `${fieldWords(key)} ${String(entry)}`)

@@ -22,7 +22,7 @@ export function findCards(cards: readonly ModelCard[], query: CardQuery): readon
       ({ kind, maker, features }) =>
         (!query.kind || kind === query.kind) &&
         (!query.maker || maker === query.maker) &&
-        (!query.feature || features.includes(query.feature)),
+        (!query.feature || features.some((feature) => feature === query.feature)),
     )
     .map((card) => ({ card, rank: rankOf(card, typed, words) }))
     .filter(({ rank }) => rank < notFound)
@@ -39,7 +39,7 @@ function rankOf(card: ModelCard, typed: string, words: readonly string[]): numbe
   if (name.startsWith(typed) || card.name.toLowerCase().startsWith(typed)) return 1;
   if (words.every((word) => startsAWord(name, word))) return 2;
   if (card.words.some((other) => other === typed)) return 3;
-  const all = [name, card.kind, ...card.words, ...card.features.map((feature) => feature.toLowerCase())];
+  const all = [name, card.kind, ...card.words, ...card.features.map((feature) => feature.replaceAll('-', ' '))];
   if (words.every((word) => all.some((text) => startsAWord(text, word)))) return 4;
   return words.every((word) => all.some((text) => text.includes(word))) ? 5 : notFound;
 }

@@ -1,3 +1,4 @@
+import { say as inWords } from '@/words/catalogue/core/library';
 import { phone, shippedModels } from '../../../tests/support/models';
 import { applyPatch } from '@/core/procedure/patch';
 import { compareModels } from './compareModels';
@@ -22,8 +23,8 @@ describe('finding a model', () => {
   test('finds by kind, maker and feature, alone and together', () => {
     expect(find('', { kind: 'laptop' })).toEqual(['Slate Quay', 'Twofold Quay']);
     expect(find('', { maker: 'Oddkin', kind: 'phone' })).toEqual(['Lantern 5', 'Wick']);
-    expect(find('', { feature: 'stacked fasteners' })).toEqual(['Reed 2']);
-    expect(find('quay', { feature: 'high voltage' })).toEqual(['Twofold Quay']);
+    expect(find('', { feature: 'stacked-fasteners' })).toEqual(['Reed 2']);
+    expect(find('quay', { feature: 'high-voltage' })).toEqual(['Twofold Quay']);
     expect(find('bound parts')).toEqual(['Wick']);
   });
 
@@ -46,14 +47,16 @@ describe('finding a model', () => {
 
 describe('what changed between two versions', () => {
   const says = (patch: Parameters<typeof applyPatch>[1]) =>
-    compareVersions(phone, applyPatch(phone, patch)).map((difference) => `${difference.about}: ${difference.says}`);
+    compareVersions(phone, applyPatch(phone, patch)).map(
+      (difference) => `${inWords(difference.about)}: ${inWords(difference.says)}`,
+    );
 
   test('is said in words', () => {
     expect(says([{ path: ['operations', 4, 'minutes', 'likely'], value: 4 }])).toEqual([
-      'operation Cut the seal of the back: minutes: 2, 3, 6 → 2, 4, 6',
+      'step “Cut the seal of the back”: minutes: 2, 3, 6 → 2, 4, 6',
     ]);
     expect(says([{ path: ['operations', 6, 'opens', 0], value: undefined }])).toEqual([
-      'operation Take the cover plate off: opens: no longer pl1',
+      'step “Take the cover plate off”: opens: removed pl1',
     ]);
     expect(says([{ path: ['parts', 0, 'handling'], value: undefined }])).toEqual([
       'part back cover: handling: was “Film on the inside.”, now none',
@@ -61,10 +64,8 @@ describe('what changed between two versions', () => {
     expect(says([{ path: ['name'], value: 'Lantern 5s' }])).toEqual(['the model: name: “Lantern 5” → “Lantern 5s”']);
     expect(
       says([{ path: ['operations', 4, 'cautions', 1], value: { what: 'It snaps.', instead: 'Slowly.' } }]),
-    ).toEqual(['operation Cut the seal of the back: cautions: also “It snaps.”']);
-    expect(says([{ path: ['operations', 1], value: undefined }])).toEqual([
-      'operation Draw the card tray out: is gone',
-    ]);
+    ).toEqual(['step “Cut the seal of the back”: cautions: added “It snaps.”']);
+    expect(says([{ path: ['operations', 1], value: undefined }])).toEqual(['step “Draw the card tray out”: removed']);
   });
 
   test('nothing changed says nothing, and a higher number alone is no change', () => {
@@ -76,9 +77,9 @@ describe('two models against each other', () => {
   test('what only one has, what both have, which parts fit both', () => {
     const [lantern, reed] = [phone, shippedModels.find(({ name }) => name === 'Reed 2') ?? phone];
     const { onlySecond, both, shared, rows } = compareModels(lantern, reed);
-    expect(onlySecond).toContain('stacked fasteners');
-    expect(both).toContain('several revisions');
+    expect(onlySecond).toContain('stacked-fasteners');
+    expect(both).toContain('several-revisions');
     expect(shared).toEqual([{ interchange: 'lantern-motor', names: ['motor', 'buzzer'] }]);
-    expect(rows.find(({ label }) => label === 'operations')?.values).toEqual(['21', '20']);
+    expect(rows.find(({ label }) => label.code === 'library.operations')?.values).toEqual(['21', '20']);
   });
 });

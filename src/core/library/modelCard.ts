@@ -1,4 +1,4 @@
-import { featuresOf } from '@/core/procedure/features';
+import { featuresOf, type Feature } from '@/core/procedure/features';
 import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
 
@@ -17,7 +17,7 @@ export interface ModelCard {
   readonly minutes: number;
   /** Other names of the model, and all names of its parts, in lower case. */
   readonly words: readonly string[];
-  readonly features: readonly string[];
+  readonly features: readonly Feature[];
 }
 
 export function cardOf(model: Model): ModelCard {

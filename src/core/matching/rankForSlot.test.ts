@@ -1,5 +1,6 @@
 import { phone } from '../../../tests/support/models';
-import { rankForSlot, saleGradeWith } from './rankForSlot';
+import { startingHouseRules as rules } from '@/core/shared/houseRules';
+import { rankForSlot } from './rankForSlot';
 
 const unit = { configuration: 'standard', tests: { picture: 'fault' }, marks: [], variant: 'grey-64' } as const;
 const part = (tag: string, grade: 'A' | 'B' | 'C' | 'X' | null, interchange = 'lantern-5-display') => ({
@@ -11,11 +12,18 @@ const part = (tag: string, grade: 'A' | 'B' | 'C' | 'X' | null, interchange = 'l
 describe('rankForSlot', () => {
   test('offers only what fits, graded and no scrap', () => {
     const parts = [part('P-1', 'B'), part('P-2', 'B', 'reed-2-display'), part('P-3', null), part('P-4', 'X')];
-    expect(rankForSlot(phone, unit, 'display', parts, {}).map(({ part: { tag } }) => tag)).toEqual(['P-1']);
+    expect(rankForSlot(phone, unit, 'display', parts, {}, rules).map(({ part: { tag } }) => tag)).toEqual(['P-1']);
   });
 
   test('the one that leaves the most money comes first', () => {
-    const ranked = rankForSlot(phone, unit, 'display', [part('P-1', 'C'), part('P-2', 'A'), part('P-3', 'B')], {});
+    const ranked = rankForSlot(
+      phone,
+      unit,
+      'display',
+      [part('P-1', 'C'), part('P-2', 'A'), part('P-3', 'B')],
+      {},
+      rules,
+    );
     // The unit's own back is a B, so an A display cannot lift it: it only costs more.
     expect(ranked.map(({ part: { tag }, sellsAt, gainCents }) => [tag, sellsAt, gainCents])).toEqual([
       ['P-3', 'B', 17800 - 4900],
@@ -31,13 +39,8 @@ describe('rankForSlot', () => {
       'motor',
       [part('P-9', 'B', 'lantern-motor'), part('P-2', 'B', 'lantern-motor')],
       {},
+      rules,
     );
     expect(ranked.map(({ part: { tag } }) => tag)).toEqual(['P-2', 'P-9']);
-  });
-
-  test('a dent holds the grade down until another housing is in', () => {
-    const dented = { ...unit, marks: [{ kind: 'dent', face: 'back', field: 1 }] } as const;
-    expect(saleGradeWith(phone, dented, { display: 'A' })).toBe('C');
-    expect(saleGradeWith(phone, dented, { display: 'A', 'back-cover': 'A' })).toBe('A');
   });
 });

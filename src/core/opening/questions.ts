@@ -2,12 +2,13 @@ import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
 import type { Path } from '@/core/procedure/patch';
 import type { Imbalance } from './balance';
+import { message, type Message } from '@/core/shared/message';
 
 /** Something a draft lacks, and how much it would help to know it. */
 export interface Question {
   readonly id: string;
-  readonly asks: string;
-  readonly because: string;
+  readonly asks: Message<'opening'>;
+  readonly because: Message<'opening'>;
   /** What it is worth to the planner and to safety, from 100; the list is in this order. */
   readonly weight: number;
   /** Where in the document the answer goes; none when it is another log. */
@@ -25,63 +26,65 @@ export function questionsFor(model: Model, imbalances: readonly Imbalance[], log
   const asked: (Question | false)[] = [
     model.proofOfOff.trim() === '' && {
       id: 'proof-of-off',
-      asks: 'How is it switched off, and how is that proven?',
-      because: 'No board is lifted before.',
+      asks: message('opening.howSwitchedOffAndHow'),
+      because: message('opening.noBoardLiftedBeforeOff'),
       weight: 100,
       path: ['proofOfOff'],
     },
     !model.parts.some(({ category }) => category === 'battery') && {
       id: 'battery',
-      asks: 'Which part is the battery?',
-      because: 'Power comes off first; nothing named so far looks like one.',
+      asks: message('opening.whichPartBattery'),
+      because: message('opening.powerComesOffFirstAnd'),
       weight: 96,
       path: ['parts'],
     },
     ...imbalances.map(({ log, what, out, back }): Question => ({
       id: `balance-${log}-${what}`,
-      asks: `Log ${log}: ${what} ${out} out, ${back} back. Where is the difference?`,
-      because: 'What comes off goes back, or it is said why not.',
+      asks: message('opening.logOutBackWhereDifference', { log, what, out, back }),
+      because: message('opening.everythingThatComesOffGoes'),
       weight: 92,
     })),
     logCount > 0 &&
       model.operations.every(({ back }) => back === null) && {
         id: 'way-back',
-        asks: 'How does it go back together? Log the way back.',
-        because: 'Nothing closes what was opened.',
+        asks: message('opening.howDoesGoBackTogether'),
+        because: message('opening.nothingClosesWhatWasOpened'),
         weight: 90,
       },
     logCount === 1 && {
       id: 'second-log',
-      asks: 'Take it apart once more, in another order.',
-      because: `${model.operations.flatMap(({ after }) => after).length} orders are habit or need: a second log tells.`,
+      asks: message('opening.takeApartAgainInAnother'),
+      because: message('opening.secondLogWillShowWhich', {
+        count: model.operations.flatMap(({ after }) => after).length,
+      }),
       weight: 80,
     },
     ...lookAlikes(model),
     unvalued.length > 0 && {
       id: 'values',
-      asks: `What is a good one worth: ${unvalued.map(({ name }) => name).join(', ')}?`,
-      because: 'What has no worth the planner leaves in.',
+      asks: message('opening.whatGoodOneWorth', { names: unvalued.map(({ name }) => name) }),
+      because: message('opening.plannerLeavesInAnyPart'),
       weight: 60,
       path: ['parts'],
     },
     model.faces.some(({ outlines }) => outlines.length === 0) && {
       id: 'places',
-      asks: 'Where do the joints sit? Move them on the drawing.',
-      because: 'They lie on a grid until then; size and places come from the calliper.',
+      asks: message('opening.whereAreJointsMoveThem'),
+      because: message('opening.theyAreOnGridUntil'),
       weight: 50,
       path: ['faces'],
     },
     Object.values(model.priceCents).every((cents) => cents === 0) && {
       id: 'price',
-      asks: 'What does a whole one fetch, by grade?',
-      because: 'Triage weighs it against its parts.',
+      asks: message('opening.whatDoesWholeOneSell'),
+      because: message('opening.triageComparesWithItsParts'),
       weight: 45,
       path: ['priceCents'],
     },
     model.revisions.length < 2 && {
       id: 'revisions',
-      asks: 'Have you seen one that is built differently?',
-      because: 'Revisions change steps.',
+      asks: message('opening.haveYouSeenOneThat'),
+      because: message('opening.revisionsChangeSteps'),
       weight: 15,
       path: ['revisions'],
     },
@@ -101,8 +104,8 @@ function lookAlikes(model: Model): readonly Question[] {
     const id = `depth-${short.head}-${short.lengthMm}`;
     pairs.set(id, {
       id,
-      asks: `How deep is the hole of the ${short.head} ${short.lengthMm.toFixed(1)}?`,
-      because: `A ${long.lengthMm.toFixed(1)} of the same head could go in by mistake.`,
+      asks: message('opening.howDeepHole', { head: short.head, lengthMm: short.lengthMm }),
+      because: message('opening.mmScrewWithSameHead', { lengthMm: long.lengthMm }),
       weight: 70,
       path: ['joints', model.joints.indexOf(short), 'depthMm'],
     });

@@ -1,6 +1,6 @@
-import { eventTypes } from '@/core/bench/events';
+import { definitions, factTypes } from '@/core/shop/facts';
 import { afterWrongPin, isLocked, lockMinutes, pinTries } from './lockOut';
-import { isAtLeastRole, mayTakeBack, roleForEvent } from './roles';
+import { isAtLeastRole, mayTakeBack } from './roles';
 
 const now = new Date('2026-11-25T09:00:00Z');
 const later = (minutes: number) => new Date(now.getTime() + minutes * 60_000);
@@ -20,8 +20,8 @@ describe('lock-out', () => {
 
 describe('roles', () => {
   test('a viewer records nothing, a technician every fact but what takes a lead’s word', () => {
-    expect(eventTypes.some((type) => isAtLeastRole('viewer', roleForEvent(type)))).toBe(false);
-    const forLeads = eventTypes.filter((type) => !isAtLeastRole('technician', roleForEvent(type)));
+    expect(factTypes.some((type) => isAtLeastRole('viewer', definitions[type].saidBy))).toBe(false);
+    const forLeads = factTypes.filter((type) => !isAtLeastRole('technician', definitions[type].saidBy));
     expect(forLeads).toEqual(['unit-let-go', 'hazard-cleared']);
     expect(isAtLeastRole('lead', 'technician')).toBe(true);
   });

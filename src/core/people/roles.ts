@@ -1,5 +1,3 @@
-import type { EventType } from '@/core/bench/events';
-
 export const roles = ['viewer', 'technician', 'lead'] as const;
 export type Role = (typeof roles)[number];
 
@@ -13,12 +11,6 @@ export interface Person {
 
 /** A lead may do all that a technician may, a technician all that a viewer may. */
 export const isAtLeastRole = (role: Role, needed: Role): boolean => roles.indexOf(role) >= roles.indexOf(needed);
-
-/** Facts that need more than a technician. */
-const leadOnly: ReadonlySet<EventType> = new Set<EventType>(['unit-let-go', 'hazard-cleared']);
-
-/** The role that may record a fact of this type. */
-export const roleForEvent = (type: EventType): Role => (leadOnly.has(type) ? 'lead' : 'technician');
 
 /** Own facts may be taken back by oneself; those of others by a lead. */
 export const mayTakeBack = (person: Pick<Person, 'id' | 'role'>, madeBy: string): boolean =>

@@ -1,3 +1,5 @@
+import { sayPatch } from '@/words/say/sayPatch';
+import { say } from '@/words/catalogue/core/checks';
 import fc from 'fast-check';
 import { after, back, operation, phone, shippedModels, smallModel } from '../../../tests/support/models';
 import { checkModel } from './checkModel';
@@ -186,13 +188,18 @@ describe('checkModel', () => {
     for (let tries = 0; tries < 5 && checkModel(model).length > 0; tries += 1) {
       const fix = checkModel(model).find((found) => found.fix !== undefined)?.fix;
       expect(fix).toBeDefined();
-      model = applyPatch(model, fix ?? []);
+      model = applyPatch(model, sayPatch(fix ?? []));
     }
     expect(checkModel(model)).toEqual([]);
   });
 
   test('a problem names its place, says what is wrong and how to mend it', () => {
-    expect(checkModel(tripping['dangling-id'])).toEqual([
+    const inWords = checkModel(tripping['dangling-id']).map((found) => ({
+      ...found,
+      says: say(found.says),
+      mend: say(found.mend),
+    }));
+    expect(inWords).toEqual([
       {
         rule: 'dangling-id',
         severity: 'error',
@@ -325,7 +332,7 @@ describe('whatever is done to a sound model', () => {
         const found = checkModel(applyPatch(document, [{ path: ['operations', at, field], value }]));
         for (const { rule, place, says, mend } of found) {
           expect(Object.keys(rules)).toContain(rule);
-          expect([place, says, mend].every((text) => text.length > 0)).toBe(true);
+          expect([place, say(says), say(mend)].every((text) => text.length > 0)).toBe(true);
         }
       }),
       { seed: 3 },

@@ -5,7 +5,13 @@ import type { Operation } from './operations';
 /** What can be told of a device before it is opened. */
 export const lookNames = ['kind', 'size', 'heads', 'screws', 'keys', 'camera', 'tray', 'door'] as const;
 export type LookName = (typeof lookNames)[number];
+/**
+ * By code: a range as `low-high` (0 or nothing where it is open), yes or no, or what is seen there, as the model names
+ * it; nothing where nothing is seen. `words/say/sayLook.ts` says it.
+ */
 export type Looks = Readonly<Record<LookName, string>>;
+
+const yes = (isSo: boolean): string => (isSo ? 'yes' : 'no');
 
 /** Ends of the size classes, along the longer side, in mm. */
 const sizes = [70, 110, 150, 180, 260] as const;
@@ -30,21 +36,12 @@ export function looksOf(model: Model): Looks {
   const has = (category: string) => model.parts.some((part) => part.category === category);
   return {
     kind: model.kind,
-    size:
-      over === undefined
-        ? `under ${sizes[0]} mm`
-        : under === undefined
-          ? `${over} mm and more`
-          : `${over} to ${under} mm`,
-    heads: heads.length === 0 ? 'none to be seen' : heads.join(', '),
-    screws: screws.length === 0 ? 'none' : screws.length < 4 ? '1 to 3' : screws.length < 8 ? '4 to 7' : '8 or more',
-    keys: has('keys') ? 'keys to press' : 'no keys',
-    camera: has('camera') ? 'a camera' : 'no camera',
-    tray: model.parts.some(({ standsThrough }) => standsThrough !== undefined)
-      ? 'a tray, card or pen'
-      : 'nothing to draw out',
-    door: first.some(({ tool, frees }) => tool === 'Hands' && frees.length > 0)
-      ? 'a lid or door opens by hand'
-      : 'nothing opens by hand',
+    size: `${over ?? 0}-${under ?? ''}`,
+    heads: heads.join(', '),
+    screws: screws.length === 0 ? '0-0' : screws.length < 4 ? '1-3' : screws.length < 8 ? '4-7' : '8-',
+    keys: yes(has('keys')),
+    camera: yes(has('camera')),
+    tray: yes(model.parts.some(({ standsThrough }) => standsThrough !== undefined)),
+    door: yes(first.some(({ tool, frees }) => tool === 'Hands' && frees.length > 0)),
   };
 }

@@ -55,6 +55,16 @@ export interface Posture {
   readonly needsOpen?: readonly string[];
 }
 
+/** Whatever says which version of which model it is of. */
+export interface OfModel {
+  readonly modelId: string | null;
+  readonly modelVersion: number | null;
+}
+
+/** The very model version that something is of; undefined when it is not among these, or nobody has said yet. */
+export const modelAmong = (models: readonly Model[], of: OfModel | undefined): Model | undefined =>
+  models.find(({ id, version }) => id === of?.modelId && version === of?.modelVersion);
+
 /** @throws RangeError when the model has no such part */
 export function getModelPart(model: Model, partId: string): ModelPart {
   const part = model.parts.find((candidate) => candidate.id === partId);

@@ -1,3 +1,4 @@
+import type { Wording } from '@/core/shared/message';
 import type { Point } from './faces';
 import type { ArcReason, CueKind, DeviceTest, Finding, Hand, HeatMaterial, HeatSource, Motion } from './vocabulary';
 
@@ -81,9 +82,9 @@ export interface OperationEnd {
 
 /** Tolerated damage, owed on the way back. */
 export interface Debt {
-  readonly says: string;
+  readonly says: Wording<'sheet'>;
   readonly minutes: number;
-  readonly check: string;
+  readonly check: Wording<'sheet'>;
 }
 
 /** What to try when a joint will not yield. */

@@ -1,4 +1,10 @@
 import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
+import { modelOf } from '@/core/shop/unitAt';
+import type { Fact } from '@/core/shop/facts';
+import type { World } from '@/core/shop/world';
+import { readStepId } from '@/core/teardown/sheet/sheetStep';
+import { refuse, type Outcome } from '@/core/shared/outcome';
 import { scoreOf, type Recall } from './recall';
 
 /** Where the practice sheet does not come to a step, so much of the model must be known instead. */
@@ -23,3 +29,27 @@ export function unrehearsed(model: Model, recalls: readonly Recall[]): readonly 
       return !(isPassed && isKnown);
     });
 }
+
+/** An operation that is open only to who has rehearsed it. */
+export interface CertifiedStep {
+  readonly model: Model;
+  readonly operation: Operation;
+}
+
+/** What a fact asks of the person who says it: a passed rehearsal of this operation. Null when it asks none. */
+export function rehearsalAsked(world: World, fact: Fact): CertifiedStep | null {
+  if (fact.type !== 'step-done' || !world.rules.isRehearsalAsked) return null;
+  const { leg, id } = readStepId(fact.payload.stepId);
+  const unit = world.find('unit', fact.subjectId);
+  const model = unit && modelOf(world, unit);
+  if (leg !== 'out' || !model?.ok) return null;
+  const operation = model.value.operations.find((entry) => entry.id === id);
+  return operation?.needsCertificate ? { model: model.value, operation } : null;
+}
+
+/** A refusal where a step for certified people is done by somebody who has not rehearsed it. */
+export const refusedForRehearsal = (
+  { model, operation: { id, title } }: CertifiedStep,
+  recalls: readonly Recall[],
+): Outcome<never> | undefined =>
+  unrehearsed(model, recalls).includes(id) ? refuse('rehearse-first', { step: title }) : undefined;

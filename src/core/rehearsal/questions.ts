@@ -6,23 +6,24 @@ import type { Cup } from '@/core/screws/placeScrews';
 import type { Chance } from '@/core/shared/chance';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { message, type Message, type Wording } from '@/core/shared/message';
 
 /** What is asked of a step on a practice unit. */
 export const skills = ['order', 'tool', 'cup'] as const;
 export type Skill = (typeof skills)[number];
 
 export interface Choice {
-  readonly says: string;
+  readonly says: Wording<'rehearsal' | 'sheet'>;
   readonly isRight: boolean;
   /** Of a wrong one, what would have happened; of a right one, why. */
-  readonly because: string;
+  readonly because: Wording<'rehearsal' | 'sheet'>;
 }
 
 export interface Question {
   /** `order:cut-seal`: what the answer is remembered under. */
   readonly item: string;
   readonly skill: Skill;
-  readonly asks: string;
+  readonly asks: Message<'rehearsal'>;
   readonly choices: readonly Choice[];
 }
 
@@ -57,13 +58,13 @@ function orderQuestion(model: Model, steps: readonly SheetStep[], done: number, 
   return {
     item: `order:${next.id}`,
     skill: 'order',
-    asks: 'What is next?',
+    asks: message('rehearsal.whatNext'),
     choices: mixed(
       { says: next.title, isRight: true, because: next.detail },
       wrong.map((operation) => ({
         says: operation.title,
         isRight: false,
-        because: `${missing(operation, doneIds, byId)}.`,
+        because: missing(operation, doneIds, byId),
       })),
       chance,
     ),
@@ -76,13 +77,16 @@ const operationsOf = (model: Model, steps: readonly SheetStep[]): ReadonlyMap<st
 };
 
 /** The first thing that an operation still waits for, with its reason. */
-function missing(operation: Operation, done: ReadonlySet<string>, byId: ReadonlyMap<string, Operation>): string {
+function missing(
+  operation: Operation,
+  done: ReadonlySet<string>,
+  byId: ReadonlyMap<string, Operation>,
+): Message<'rehearsal'> {
   const clause = clausesOf(operation, byId).find((any) => !any.some((id) => done.has(id)));
   const arc = operation.after.find(({ any }) => clause?.some((id) => any.includes(id)));
   const first = byId.get(clause?.[0] ?? '');
-  return [`First: ${lowerFirst(first?.title ?? 'what it waits for')}`, arc && withoutStop(arc.because)]
-    .filter(Boolean)
-    .join('. ');
+  const title = first ? lowerFirst(first.title) : message('rehearsal.whatWaitsFor');
+  return arc ? message('rehearsal.first2', { title, because: arc.because }) : message('rehearsal.first', { title });
 }
 
 function toolQuestion(model: Model, step: SheetStep, chance: Chance): Question | null {
@@ -98,13 +102,15 @@ function toolQuestion(model: Model, step: SheetStep, chance: Chance): Question |
   return {
     item: `tool:${step.operationId}`,
     skill: 'tool',
-    asks: `${step.title}: with what?`,
+    asks: message('rehearsal.withWhichTool', { title: step.title }),
     choices: mixed(
       { says: step.tool, isRight: true, because: step.detail },
       others.map((tool) => ({
         says: tool,
         isRight: false,
-        because: caution ? `${caution.what} ${caution.instead}` : `It takes the ${lowerFirst(step.tool)}.`,
+        because: caution
+          ? `${caution.what} ${caution.instead}`
+          : message('rehearsal.needs', { tool: lowerFirst(step.tool) }),
       })),
       chance,
     ),
@@ -119,10 +125,18 @@ function cupQuestion({ cups, keeping }: RunSheet, step: SheetStep, chance: Chanc
   return {
     item: `cup:${step.operationId}`,
     skill: 'cup',
-    asks: `Where do the ${own.group.count} × ${screwName(own.group)} go?`,
+    asks: message('rehearsal.whereDoGo', { count: own.group.count, group: screwName(own.group) }),
     choices: mixed(
-      { says: `Cup ${own.cup}`, isRight: true, because: 'They come back from there, in the reverse order.' },
-      onePerCup(others).map((other) => ({ says: `Cup ${other.cup}`, isRight: false, because: mixUp(own, other) })),
+      {
+        says: message('rehearsal.cup', { cup: own.cup }),
+        isRight: true,
+        because: message('rehearsal.theyComeBackFromThere'),
+      },
+      onePerCup(others).map((other) => ({
+        says: message('rehearsal.cup', { cup: other.cup }),
+        isRight: false,
+        because: mixUp(own, other),
+      })),
       chance,
     ),
   };
@@ -133,15 +147,15 @@ const onePerCup = (cups: readonly Cup[]): readonly Cup[] => [
 ];
 
 /** What comes of two kinds of screws in one cup. */
-function mixUp({ group: own }: Cup, { group: other }: Cup): string {
+function mixUp({ group: own }: Cup, { group: other }: Cup): Message<'rehearsal'> {
   const [long, short] = own.lengthMm >= other.lengthMm ? [own, other] : [other, own];
   const tooDeep = long.lengthMm - short.depthMm;
   const isAlike = long.head === short.head;
   if (isAlike && tooDeep > 0.05)
-    return `A ${screwName(long)} in the hole of a ${screwName(short)} goes ${tooDeep.toFixed(1)} mm too deep.`;
+    return message('rehearsal.inHoleGoesMmToo', { long: screwName(long), short: screwName(short), tooDeep });
   return isAlike
-    ? `${screwName(long)} and ${screwName(short)} are mistaken for each other.`
-    : `${screwName(other)} lie there: on the way back they are sorted by hand.`;
+    ? message('rehearsal.andAreEasilyConfused', { long: screwName(long), short: screwName(short) })
+    : message('rehearsal.areAlreadyThereOnRebuild', { other: screwName(other) });
 }
 
 /** The right choice among some wrong ones, in an order that tells nothing. */
@@ -158,4 +172,3 @@ function mixed(right: Choice, wrong: readonly Choice[], chance: Chance): readonl
 }
 
 const lowerFirst = (words: string): string => `${words.charAt(0).toLowerCase()}${words.slice(1)}`;
-const withoutStop = (words: string): string => words.replace(/\.$/, '');

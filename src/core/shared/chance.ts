@@ -1,12 +1,21 @@
-/** A small seeded source of chance (mulberry32), so that the demo is the same every time. */
-export class Chance {
-  constructor(private state: number) {}
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
+/** Numbers that a generator gives before its seed shows no more. */
+const warmUp = 16;
+
+/** A seeded source of chance, so that the same question has the same answer, and the demo is the same every time. */
+export class Chance {
+  private readonly numbers;
+
+  constructor(seed: number) {
+    this.numbers = xoroshiro128plus(seed);
+    for (let given = 0; given < warmUp; given += 1) this.numbers.next();
+  }
+
+  /** In [0, 1). */
   next(): number {
-    this.state = (this.state + 0x6d2b79f5) | 0;
-    let t = Math.imul(this.state ^ (this.state >>> 15), 1 | this.state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+    return uniformFloat64(this.numbers);
   }
 
   happens(share: number): boolean {

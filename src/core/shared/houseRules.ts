@@ -4,8 +4,22 @@ export const screwKeepings = ['tray', 'mat', 'piles'] as const;
 /** How screws are kept: in the cups of a tray, on a mat at the places where they sat, or a pile for each kind. */
 export type ScrewKeeping = (typeof screwKeepings)[number];
 
-/** Prices and limits of the house. One set for now; the House rules screen will make them editable. */
+/** What the shop is called, and how it writes money, numbers and times. */
+export interface ShopProfile {
+  readonly name: string;
+  /** ISO 4217. */
+  readonly currency: string;
+  /** BCP 47: numbers, lists, dates and plurals follow it. */
+  readonly language: string;
+  /** IANA: days begin and end by it. */
+  readonly timeZone: string;
+}
+
+/** How the shop works: its prices and limits. Stored with a version; what was decided by one version stays decided. */
 export interface HouseRules {
+  /** From 1; a change makes the next one. */
+  readonly version: number;
+  readonly shop: ShopProfile;
   /** What a minute of attended work costs. */
   readonly labourCentsPerMinute: number;
   /** Share of a fair price that an untested or faulty unit fetches as it is. */
@@ -38,7 +52,27 @@ export interface HouseRules {
   readonly surplusShare: number;
 }
 
+/** What a sheet is planned by. A sheet keeps the rules it was started with. */
+export type SheetRules = Pick<HouseRules, 'version' | 'toolChangeMinutes' | 'turnMinutes' | 'trayCups' | 'screwsIn'>;
+
+export const sheetRulesOf = ({
+  version,
+  toolChangeMinutes,
+  turnMinutes,
+  trayCups,
+  screwsIn,
+}: HouseRules): SheetRules => ({
+  version,
+  toolChangeMinutes,
+  turnMinutes,
+  trayCups,
+  screwsIn,
+});
+
+/** The rules a shop begins with. */
 export const startingHouseRules: HouseRules = {
+  version: 1,
+  shop: { name: 'Our shop', currency: 'EUR', language: 'en-GB', timeZone: 'UTC' },
   labourCentsPerMinute: 55,
   asIsShare: 0.3,
   recycleCents: 40,

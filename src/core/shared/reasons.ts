@@ -1,4 +1,4 @@
-/** Every refusal a person can meet. `ui/words/sentences.ts` and `docs/errors.md` hold one sentence for each (tested). */
+/** Every refusal a person can meet. `words/say/sentences.ts` and `docs/errors.md` hold one sentence for each (tested). */
 export const reasons = [
   'bad-input',
   'not-signed-in',
@@ -8,7 +8,10 @@ export const reasons = [
   'not-found',
   'unknown-tag',
   'unknown-model',
+  'rules-unknown',
+  'rules-invalid',
   'stale',
+  'log-changed',
   'wrong-stage',
   'id-reused',
   'undo-too-late',
@@ -19,6 +22,7 @@ export const reasons = [
   'account-locked',
   'reported-lost',
   'not-let-go',
+  'finding-forbids',
   'not-wiped',
   'data-bearing',
   'targets-unreachable',

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { gradeRank, grades, worstGrade } from './grades';
-import { money } from './money';
 import { formatTag, parseTag } from './tags';
 
 describe('tags', () => {
@@ -29,22 +28,6 @@ describe('tags', () => {
 
   test('a number below one is no tag', () => {
     expect(() => formatTag('U', 0)).toThrow(RangeError);
-  });
-});
-
-describe('money', () => {
-  test.each([
-    [0, '0.00'],
-    [5, '0.05'],
-    [16400, '164.00'],
-    [123456789, '1\u202f234\u202f567.89'],
-    [-250, '−2.50'],
-  ])('%d cents are %s', (cents, words) => {
-    expect(money(cents)).toBe(words);
-  });
-
-  test('half a cent is no money', () => {
-    expect(() => money(0.5)).toThrow(RangeError);
   });
 });
 

@@ -1,4 +1,4 @@
-import type { Part } from '@/core/bench/entities';
+import type { Part } from '@/core/entities/entities';
 
 /**
  * Where a part should lie: with its own kind: a bin that has its class and grade, else one

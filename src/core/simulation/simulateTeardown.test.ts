@@ -3,7 +3,8 @@ import { Chance } from '@/core/shared/chance';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
 import { knowledgeOf } from '@/core/teardown/plan/knowledgeOf';
 import { planTeardown } from '@/core/teardown/plan/planTeardown';
-import { drawTriangle, simulateTeardown } from './simulateTeardown';
+import { drawTriangle } from '@/core/statistics/triangle';
+import { simulateTeardown } from './simulateTeardown';
 
 const runs = 4000;
 /** Beyond this many standard errors a mean is no accident, over all models together. */

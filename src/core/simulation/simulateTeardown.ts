@@ -1,6 +1,7 @@
-import type { Minutes, Operation } from '@/core/procedure/operations';
+import type { Operation } from '@/core/procedure/operations';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { Chance } from '@/core/shared/chance';
+import { drawTriangle } from '@/core/statistics/triangle';
 import { attendedMinutes } from '@/core/teardown/attendedMinutes';
 import { stagesOf, type YieldOdds } from '@/core/teardown/policy/ladderPolicy';
 
@@ -97,14 +98,4 @@ function drawEnd({ ends = [] }: Operation, chance: Chance): NonNullable<Operatio
   const drawn = chance.next();
   let sum = 0;
   return ends.find((end) => drawn < (sum += end.chance)) ?? ends.at(-1);
-}
-
-/** A number from a triangle, by the inverse of its distribution. */
-export function drawTriangle({ low, likely, high }: Minutes, chance: Chance): number {
-  const drawn = chance.next();
-  if (high === low) return low;
-  const turn = (likely - low) / (high - low);
-  return drawn < turn
-    ? low + Math.sqrt(drawn * (high - low) * (likely - low))
-    : high - Math.sqrt((1 - drawn) * (high - low) * (high - likely));
 }

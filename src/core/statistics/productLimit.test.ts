@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { usualSeconds } from '@/core/bench/usualSeconds';
+import { usualSeconds } from '@/core/sheet/usualSeconds';
 import { productLimitQuantile, type Span } from './productLimit';
 import { triangleQuantile } from './triangle';
 

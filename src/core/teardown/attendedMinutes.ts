@@ -1,10 +1,18 @@
 import type { Minutes, Operation } from '@/core/procedure/operations';
+import { findingRules } from '@/core/findings/rules';
 import type { Finding } from '@/core/procedure/vocabulary';
+import { triangleVariance } from '@/core/statistics/triangle';
 
-/** Attended minutes of an operation on a unit with these findings: the first condition that applies, else the usual ones. */
+/**
+ * Attended minutes of an operation on a unit with these findings: the first condition of the model that applies, else the
+ * usual ones, longer where a finding asks for care.
+ */
 export function attendedMinutes(operation: Operation, findings: readonly Finding[]): Minutes {
   const special = operation.minutesWhen?.find((entry) => entry.findings.some((finding) => findings.includes(finding)));
-  return special?.minutes ?? operation.minutes;
+  if (special) return special.minutes;
+  const factor = Math.max(1, ...findings.map((finding) => findingRules[finding].minutesFactor));
+  const { low, likely, high } = operation.minutes;
+  return factor === 1 ? operation.minutes : { low: low * factor, likely: likely * factor, high: high * factor };
 }
 
 /** The mean of a triangle of low, likely and high. */
@@ -28,9 +36,6 @@ export function minutesVariance(operation: Operation, findings: readonly Finding
     return sum + chance * (triangleVariance(own) + (meanMinutes(own) - mean) ** 2);
   }, 0);
 }
-
-const triangleVariance = ({ low, likely, high }: Minutes): number =>
-  (low ** 2 + likely ** 2 + high ** 2 - low * likely - low * high - likely * high) / 18;
 
 const tenths = 1.2815515655446004;
 

@@ -86,7 +86,7 @@ describe('chooseOperations', () => {
   test('says what cannot be reached', () => {
     expect(chooseOperations([operation('a')], ['moon'], minutes)).toEqual({
       ok: false,
-      refusal: { reason: 'targets-unreachable', facts: { part: 'moon' } },
+      refusal: { reason: 'targets-unreachable', values: { part: 'moon' } },
     });
   });
 

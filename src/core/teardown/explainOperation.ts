@@ -1,5 +1,6 @@
 import { getModelPart, type Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
+import type { Arc, Operation } from '@/core/procedure/operations';
+import { message, type Wording } from '@/core/shared/message';
 
 /**
  * Says why a step is on the sheet: the target it frees, or the nearest target that waits for it and the reason of the arc.
@@ -11,23 +12,33 @@ export function explainOperation(
   operation: Operation,
   order: readonly Operation[],
   targets: readonly string[],
-): string {
+): Wording<'sheet'> {
   const freed = operation.frees.filter((part) => targets.includes(part));
-  if (freed.length > 0) return `Frees the ${names(model, freed)}.`;
+  if (freed.length > 0) return message('sheet.frees', { freed: names(model, freed) });
   const next = order.find(({ after }) => after.some(({ any }) => any.includes(operation.id)));
   const arc = next?.after.find(({ any }) => any.includes(operation.id));
   const served = targetsServed(operation, order, targets);
-  if (!next || !arc) return 'On the way to what is wanted.';
-  if (served.length === 0) return arc.because;
-  const needed = served.length <= mostNamed ? `the ${names(model, served)}` : `${served.length} of the parts wanted`;
-  return `${arc.because} Needed for ${needed}.`;
+  if (!next || !arc) return message('sheet.onWayToPartsWanted');
+  const because = reasonOf(arc);
+  if (served.length === 0) return because;
+  return served.length <= mostNamed
+    ? message('sheet.neededFor', { because, served: names(model, served) })
+    : message('sheet.neededForPartsWanted', { because, count: served.length });
 }
+
+/** An arc that the planner adds: a risky step waits until a part that it could break is out. */
+export interface SparingArc extends Arc {
+  readonly spares: string;
+}
+
+const reasonOf = (arc: Arc): Wording<'sheet'> =>
+  'spares' in arc ? message('sheet.couldBreak', { part: (arc as SparingArc).spares }) : arc.because;
 
 /** More than this many parts are counted, not named. */
 const mostNamed = 3;
 
-const names = (model: Model, parts: readonly string[]): string =>
-  parts.map((id) => getModelPart(model, id).name).join(' and the ');
+const names = (model: Model, parts: readonly string[]): readonly string[] =>
+  parts.map((id) => getModelPart(model, id).name);
 
 /** Targets freed by an operation that waits, over any number of arcs, for this one. */
 function targetsServed(operation: Operation, order: readonly Operation[], targets: readonly string[]): string[] {

@@ -1,6 +1,6 @@
-import type { Part, Unit } from '@/core/bench/entities';
-import { sheetOf } from '@/core/bench/sheetOf';
-import { priceOf } from '@/core/matching/rankForSlot';
+import type { Part, Unit } from '@/core/entities/entities';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { salePrice } from '@/core/sale/predictSale';
 import type { Model } from '@/core/procedure/model';
 import type { SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
@@ -32,13 +32,13 @@ export function actualMoney(ended: Ended, market: Readonly<Record<string, Market
   switch (unit.disposition) {
     case 'build':
       if (!isReleased || !unit.saleGrade) return null;
-      return priceOf(model, unit.variant, unit.saleGrade) - partsIn(ended) - renewed(ended) - labour;
+      return salePrice(model, unit, unit.saleGrade, rules) - partsIn(ended) - renewed(ended) - labour;
     case 'donor':
       if (unit.stage !== 'spent' || ended.freed.some(({ grade }) => grade === null)) return null;
       return ended.freed.reduce((sum, part) => sum + worthOf(model, part, market, rules), 0) - labour;
     case 'as-is':
       if (!isReleased || !unit.saleGrade) return null;
-      return Math.round(priceOf(model, unit.variant, unit.saleGrade) * rules.asIsShare);
+      return salePrice(model, unit, unit.saleGrade, rules);
     case 'recycle':
       return -rules.recycleCents;
     default:

@@ -1,5 +1,6 @@
 import { Chance } from '@/core/shared/chance';
-import { drawTriangle } from '@/core/simulation/simulateTeardown';
+import { middle80 } from '@/core/statistics/middle80';
+import { drawTriangle } from '@/core/statistics/triangle';
 import type { Minutes } from '@/core/procedure/operations';
 import type { KnownYield } from './knownYields';
 
@@ -14,8 +15,7 @@ const tenthsOfNormal = 1.2815515655446004;
  */
 export function drawRange(draw: (chance: Chance) => number): { readonly low: number; readonly high: number } {
   const chance = new Chance(20261126);
-  const drawn = Array.from({ length: draws }, () => draw(chance)).sort((a, b) => a - b);
-  return { low: drawn[Math.floor(draws * 0.1)] as number, high: drawn[Math.ceil(draws * 0.9) - 1] as number };
+  return middle80(Array.from({ length: draws }, () => draw(chance)));
 }
 
 /** A share as it could be, from what is known of it: two halves of a normal that meet in the middle. */

@@ -1,7 +1,12 @@
-import type { Unit } from '@/core/bench/entities';
+import type { Unit } from '@/core/entities/entities';
 import type { ModelPart } from '@/core/procedure/parts';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
-import type { SaleGrade } from '@/core/shared/grades';
+import type { Grade, SaleGrade } from '@/core/shared/grades';
+import { hitsOf } from '@/core/findings/hits';
+import type { Found } from '@/core/findings/mark';
+import { cappedMix } from '@/core/findings/partHarm';
+import { findingRules } from '@/core/findings/rules';
+import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { priceOfPart, worthToday, type Market } from '@/core/teardown/worth/partWorth';
 import type { KnownYield } from './knownYields';
@@ -48,23 +53,34 @@ export const knowledgeFor = ({ known, yields, yieldsGiven }: ShopKnowledge, mode
 });
 
 /** What is known of a unit that is to be valued. */
-export type Subject = Pick<Unit, 'revision' | 'configuration' | 'variant' | 'marks' | 'tests'> & {
-  /** Its serial was reported lost. */
-  readonly isReportedLost?: boolean;
-};
+export type Subject = Pick<Unit, 'revision' | 'configuration' | 'variant' | 'marks' | 'tests'> &
+  Partial<Pick<Unit, 'found'>> & {
+    /** Its serial was reported lost. */
+    readonly isReportedLost?: boolean;
+  };
 
-/** How a part comes out of a unit with these marks: of all that was found, what leaves the least of it counts. */
-export function yieldOf(part: string, { marks }: Pick<Subject, 'marks'>, known: Knowledge): KnownYield {
-  const general = known.yields[part] ?? known.unseen;
-  return marks.reduce((least, { kind }) => {
-    const given = known.yieldsGiven[kind]?.[part];
-    return given && given.share < least.share ? given : least;
+/**
+ * How a part comes out of a unit on which this was found: by what the log knows of this model with the finding, else by
+ * what is known of it in general and our estimate of the finding. Of all that was found, what leaves the least counts.
+ */
+export function yieldOf(model: Model, part: ModelPart, unit: Found, known: Knowledge): KnownYield {
+  const general = known.yields[part.id] ?? known.unseen;
+  return hitsOf(model, part, unit).reduce((least, { finding }) => {
+    const odds = findingRules[finding].odds[part.category] ?? 1;
+    const given = known.yieldsGiven[finding]?.[part.id] ?? scaled(general, odds);
+    return given.share < least.share ? given : least;
   }, general);
 }
 
+const scaled = ({ share, low, high }: KnownYield, factor: number): KnownYield => ({
+  share: share * factor,
+  low: low * factor,
+  high: high * factor,
+});
+
 /** What one more sound part brings today: as the shelf and its use have it, or what a build that waits for it would leave. */
-export function partBrings(part: ModelPart, known: Knowledge, rules: HouseRules): number {
-  const price = priceOfPart(part, rules.gradeMix);
+export function partBrings(part: ModelPart, known: Knowledge, rules: HouseRules, cap?: Grade): number {
+  const price = priceOfPart(part, cappedMix(rules.gradeMix, cap));
   if (price === undefined) return 0;
   const usual = worthToday(price, known.market[part.interchange] ?? { stock: 0, usedPerMonth: null }, rules);
   return Math.max(usual, known.lacking[part.interchange]?.cents ?? 0);

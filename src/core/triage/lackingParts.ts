@@ -1,4 +1,4 @@
-import type { Unit } from '@/core/bench/entities';
+import type { Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { priceOfPart } from '@/core/teardown/worth/partWorth';

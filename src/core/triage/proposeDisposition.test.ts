@@ -1,3 +1,4 @@
+import { say } from '@/words/catalogue/core/triage';
 import { phone, shippedModels } from '../../../tests/support/models';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Finding } from '@/core/procedure/vocabulary';
@@ -24,6 +25,9 @@ const of = (valued: ReturnType<typeof value>, disposition: string) =>
   valued.find((entry) => entry.disposition === disposition);
 const mark = (kind: Finding) => ({ kind, face: 'back', field: 5 });
 const allParts = phone.parts.map(({ id }) => id);
+
+const said = (entry: { readonly because: Parameters<typeof say>[0] } | undefined): string =>
+  entry ? say(entry.because) : '';
 
 describe('proposeDisposition', () => {
   test('values every choice, best first', () => {
@@ -63,22 +67,36 @@ describe('proposeDisposition', () => {
   });
 
   test('the sentence names the part that is wanted and whether the shelf has it', () => {
-    expect(of(value(), 'build')?.because).toContain('no display on the shelf yet');
-    expect(of(value({}, stocked), 'build')?.because).toContain('Needs display, on the shelf. Sells at B for 178.00');
+    expect(said(of(value(), 'build'))).toContain('no display is on the shelf yet');
+    expect(said(of(value({}, stocked), 'build'))).toContain('Needs display, on the shelf. Sells at B for €178.00');
   });
 
   test('what was not tested lowers the certainty of a build, and a test that is sound raises it again', () => {
     const all = Object.fromEntries(phone.tests.map((test) => [test, 'sound']));
     const tested = of(value({ tests: { ...all, picture: 'fault' } }, stocked), 'build');
     const skipped = of(value({ tests: { ...all, picture: 'fault', radios: 'not-tested' } }, stocked), 'build');
-    expect(skipped?.because).toContain('if it holds');
-    expect(tested?.because).not.toContain('if it holds');
+    expect(said(skipped)).toContain('chance it passes');
+    expect(said(tested)).not.toContain('chance');
     expect(skipped?.cents).toBeLessThan(tested?.cents ?? 0);
     const width = (entry: typeof tested) => (entry?.highCents ?? 0) - (entry?.lowCents ?? 0);
     expect(width(skipped)).toBeGreaterThan(width(tested));
     // What a new part answers needs no test of the old one.
     const known = { ...stocked, tests: knownTests([{ test: 'sound', sound: 1, noted: 30 }]) };
     expect(of(value({}, known), 'build')?.cents).toBeLessThan(of(value({}, stocked), 'build')?.cents ?? 0);
+  });
+
+  test('a test that was never noted on any unit passes with 85 %, each on its own; a known one with what is known', () => {
+    const all = Object.fromEntries(phone.tests.map((test) => [test, 'sound']));
+    const holds = (open: readonly string[], known = stocked) => {
+      const tests = { ...all, picture: 'fault', ...Object.fromEntries(open.map((test) => [test, 'not-tested'])) };
+      const because = of(value({ tests }, known), 'build')?.because;
+      return typeof because === 'object' ? because.values.holds : undefined;
+    };
+    expect(holds([])).toBe(1);
+    expect(holds(['radios'])).toBeCloseTo(0.85, 12);
+    expect(holds(['radios', 'sound'])).toBeCloseTo(0.85 ** 2, 12);
+    const tests = knownTests([{ test: 'radios', sound: 10, noted: 40 }]);
+    expect(holds(['radios'], { ...stocked, tests })).toBeCloseTo(tests.radios?.share ?? NaN, 12);
   });
 
   test('worse yields make a donor worth less, and widen nothing that is well known', () => {
@@ -101,18 +119,16 @@ describe('proposeDisposition', () => {
     const whole = of(value({}, known), 'donor');
     const cracked = of(value({ marks: [mark('crack')] }, known), 'donor');
     const share = (entry: typeof whole) =>
-      Number(
-        /(\d+) in 100/.exec(entry?.figures.find(({ says }) => says.startsWith('back cover'))?.says ?? '')?.[1] ?? 0,
-      );
-    expect(share(whole)).toBeGreaterThan(80);
-    expect(share(cracked)).toBeLessThan(40);
+      Number(entry?.figures.find(({ says }) => says.values.name === 'back cover')?.says.values.chance ?? 0);
+    expect(share(whole)).toBeGreaterThan(0.8);
+    expect(share(cracked)).toBeLessThan(0.4);
   });
 
   test('a part that a build waits for is worth more than the shelf would pay, and the sentence says who waits', () => {
     const lacking = { 'lantern-5-board': { units: 1, cents: 9000, tag: 'U-0041' } };
     const wanted = of(value({}, { ...nothing, lacking }), 'donor');
     expect(wanted?.cents).toBeGreaterThan(of(value(), 'donor')?.cents ?? 0);
-    expect(wanted?.because).toContain('U-0041 waits for the board.');
+    expect(said(wanted)).toContain('U-0041 is waiting for the board.');
   });
 
   test('the tenth part of a kind is worth less than the first', () => {
@@ -161,7 +177,7 @@ describe('proposeDisposition', () => {
 
   test('what was reported lost is a question of ownership', () => {
     const [first] = value({ isReportedLost: true });
-    expect([first?.disposition, first?.because]).toEqual([
+    expect([first?.disposition, said(first)]).toEqual([
       'quarantine',
       'Its serial was reported lost: find the owner first.',
     ]);

@@ -1,13 +1,15 @@
 import { lockTests } from '@/core/procedure/vocabulary';
-import type { Disposition } from '@/core/bench/stages';
-import { priceOf } from '@/core/matching/rankForSlot';
+import type { Disposition } from '@/core/entities/stages';
+import { kindsFound } from '@/core/findings/mark';
+import { findingRules } from '@/core/findings/rules';
+import { predictSale } from '@/core/sale/predictSale';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { money } from '@/core/shared/money';
 import type { Knowledge, Subject } from './knowledge';
-import { buildCents, planBuild, valueBuild } from './valueBuild';
+import { buildCents, planBuild, unknownTest, valueBuild } from './valueBuild';
 import { planHarvest, valueDonor, type HarvestPlan } from './valueDonor';
 import type { Valued } from './valued';
+import { message, type Message } from '@/core/shared/message';
 
 /** The yield that would turn the proposal, and where. */
 export interface Turn {
@@ -38,17 +40,17 @@ export function proposeDisposition(model: Model, unit: Subject, known: Knowledge
   const weighed: readonly Valued[] = [
     valueBuild(model, unit, known, rules, harvest?.cents ?? 0),
     donor,
-    valueAsIs(model, unit, rules),
+    valueAsIs(model, unit, known, rules),
     {
       ...flat('recycle', -rules.recycleCents),
-      because: `Costs ${money(rules.recycleCents)} to hand over.`,
+      because: message('triage.costsToRecycle', { recycleCents: rules.recycleCents }),
       isPossible: true,
     },
   ].sort((a, b) => Number(b.isPossible) - Number(a.isPossible) || b.cents - a.cents);
   const apart = mustKeepApart(unit);
   const quarantine: Valued = {
     ...flat('quarantine', 0),
-    because: apart ?? 'Nothing asks for it: no swelling, no lock found.',
+    because: apart ?? message('triage.nothingCallsForNoSwelling'),
     isPossible: true,
   };
   return apart
@@ -64,27 +66,45 @@ const flat = (disposition: Disposition, cents: number) => ({
   figures: [],
 });
 
-function mustKeepApart(unit: Subject): string | null {
-  if (unit.isReportedLost) return 'Its serial was reported lost: find the owner first.';
-  if (lockTests.some((test) => unit.tests[test] === 'fault')) return 'It is locked: find the owner first.';
-  if (unit.marks.some(({ kind }) => kind === 'swelling'))
-    return 'The cell is swollen: make it safe before anything else.';
+function mustKeepApart(unit: Subject): Message<'triage'> | null {
+  // What may burn comes before what may belong to somebody.
+  if (kindsFound(unit).some((finding) => findingRules[finding].mustKeepApart))
+    return message('triage.batterySwollenMakeSafeBefore');
+  if (unit.isReportedLost) return message('triage.itsSerialWasReportedLost');
+  if (lockTests.some((test) => unit.tests[test] === 'fault')) return message('triage.lockedFindOwnerFirst');
   return null;
 }
 
-function valueAsIs(model: Model, unit: Subject, rules: HouseRules): Valued {
-  const price = priceOf(model, unit.variant, 'D');
-  const cents = Math.round(price * rules.asIsShare);
-  const starts = unit.tests.starts === 'sound';
+/** Sold as it is: only what starts can be wiped, so a unit that nobody tried is weighed with the odds that it starts. */
+function valueAsIs(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): Valued {
+  const { priceCents } = predictSale(model, { ...unit, disposition: 'as-is' }, {}, rules);
+  const isForbidden = kindsFound(unit).some((finding) => findingRules[finding].forbids.includes('sell-as-is'));
+  const started = unit.tests.starts;
+  const odds = started === 'sound' ? 1 : started === 'fault' ? 0 : (known.tests.starts ?? unknownTest).share;
+  const cents = Math.round(priceCents * odds);
   return {
     ...flat('as-is', cents),
-    because: starts
-      ? `As it is, ${Math.round(rules.asIsShare * 100)} in 100 of the D price.`
-      : 'It must start to be wiped first.',
-    isPossible: starts,
-    figures: [{ says: `${Math.round(rules.asIsShare * 100)} in 100 of ${money(price)}`, cents }],
+    lowCents: odds >= middleShare ? priceCents : 0,
+    highCents: odds > 1 - middleShare ? priceCents : 0,
+    because: isForbidden
+      ? message('triage.whatWasFoundOnMust')
+      : odds === 1
+        ? message('triage.soldAsFetchesDPrice', { of: rules.asIsShare })
+        : odds === 0
+          ? message('triage.doesNotStartSoCannot')
+          : message('triage.notTestedThemStartAnd', { odds, of: rules.asIsShare }),
+    isPossible: odds > 0 && !isForbidden,
+    figures: [
+      { says: message('triage.dPrice', { of: rules.asIsShare }), cents: priceCents },
+      ...(odds < 1 && odds > 0
+        ? [{ says: message('triage.doesNotStartChance', { fails: 1 - odds }), cents: cents - priceCents }]
+        : []),
+    ],
   };
 }
+
+/** Beyond this chance the end of the middle 80 % is reached. */
+const middleShare = 0.9;
 
 /** What is known, with one yield at another share whatever was found. */
 const withShare = (known: Knowledge, part: string, share: number): Knowledge => ({

@@ -1,7 +1,7 @@
 import { TestBench } from '../../../tests/support/bench';
 import { handset, phone } from '../../../tests/support/models';
-import type { Part, Unit } from '@/core/bench/entities';
-import type { Weighed } from '@/core/bench/events';
+import type { Part, Unit } from '@/core/entities/entities';
+import type { Weighed } from '@/core/entities/entities';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
 import { actualMoney, type Ended } from './actualMoney';
 import { scoreProposals, type Decision } from './scoreProposals';

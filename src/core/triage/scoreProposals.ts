@@ -1,5 +1,5 @@
-import type { Weighed } from '@/core/bench/events';
-import type { Disposition } from '@/core/bench/stages';
+import type { Weighed } from '@/core/entities/entities';
+import type { Disposition } from '@/core/entities/stages';
 
 /** One decision with what became of it. */
 export interface Decision {

@@ -1,21 +1,21 @@
-import { sheetOf } from '@/core/bench/sheetOf';
-import { slotNeeds, suspects } from '@/core/bench/slots';
-import { priceOf, saleGradeWith } from '@/core/matching/rankForSlot';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { boughtGrade, predictSale, salePrice } from '@/core/sale/predictSale';
+import { neededParts, suspects } from '@/core/sale/slots';
 import type { Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
 import { lockTests, type DeviceTest } from '@/core/procedure/vocabulary';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { money } from '@/core/shared/money';
 import { meanMinutes } from '@/core/teardown/attendedMinutes';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { drawMinutes, drawRange, drawShare } from './drawRange';
 import type { Knowledge, Subject } from './knowledge';
 import type { KnownYield } from './knownYields';
 import type { Valued } from './valued';
+import { message } from '@/core/shared/message';
 
 /** What is assumed of a test that was never noted on any unit. */
-const unknownTest: KnownYield = { share: 0.85, low: 0.7, high: 0.95 };
+export const unknownTest: KnownYield = { share: 0.85, low: 0.7, high: 0.95 };
 
 /** Tests that nobody has noted on a unit and that no new part answers: each may hide a fault. */
 export function openTests(model: Model, unit: Subject, replaced: readonly string[]): readonly DeviceTest[] {
@@ -35,10 +35,10 @@ export interface Filling {
   readonly isBought: boolean;
 }
 
-/** The best part on the shelf, at what it would fetch; one of grade B that is bought when there is none. */
+/** The best part on the shelf, at what it would fetch; one that is bought when there is none. */
 function fillWith(part: ModelPart, known: Knowledge, rules: HouseRules): Filling {
   const there = known.shelf[part.interchange];
-  const grade = there?.grade ?? 'B';
+  const grade = there?.grade ?? boughtGrade;
   const worth = part.valueCents?.[grade] ?? 0;
   return there
     ? { part, grade, cents: worth, isBought: false }
@@ -67,13 +67,12 @@ export interface BuildPlan {
 
 /** Null when what the unit needs cannot be reached. */
 export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): BuildPlan | null {
-  const needed = slotNeeds(model, unit).flatMap(({ part, isNeeded }) => (isNeeded ? [part] : []));
+  const needed = neededParts(model, unit);
   const targets = needed.map(({ id }) => id);
-  const sheet = sheetOf(model, unit, { kind: 'rebuild', targets });
+  const sheet = sheetOf(model, unit, { kind: 'rebuild', targets, rules });
   if (!sheet.ok) return null;
   const parts = needed.map((part) => fillWith(part, known, rules));
-  const sellsAt = saleGradeWith(model, unit, Object.fromEntries(parts.map(({ part, grade }) => [part.id, grade])));
-  const price = priceOf(model, unit.variant, sellsAt);
+  const { grade: sellsAt, priceCents: price } = predictSale(model, unit, { shelf: known.shelf }, rules);
   const partCents = parts.reduce((sum, { cents }) => sum + cents, 0);
   const consumables = sheet.value.consumables.reduce((sum, { count, unitCents }) => sum + count * unitCents, 0);
   const { steps } = sheet.value;
@@ -94,12 +93,12 @@ export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: 
   };
 }
 
-/** Looks are judged at the end: a grade better or worse than expected, by the house's shares. */
-function pricesAround(model: Model, { variant }: Subject, grade: SaleGrade, { saleGradeShift }: HouseRules) {
+/** Looks are judged at the end: a grade better or worse than expected, by the house rules' shares. */
+function pricesAround(model: Model, { variant }: Subject, grade: SaleGrade, rules: HouseRules) {
   const at = saleGrades.indexOf(grade);
   const of = (place: number) =>
-    priceOf(model, variant, saleGrades[Math.min(Math.max(place, 0), saleGrades.length - 1)] as SaleGrade);
-  const { better, worse } = saleGradeShift;
+    salePrice(model, { variant }, saleGrades[Math.min(Math.max(place, 0), saleGrades.length - 1)] as SaleGrade, rules);
+  const { better, worse } = rules.saleGradeShift;
   return [
     { cents: of(at - 1), share: better },
     { cents: of(at), share: 1 - better - worse },
@@ -137,7 +136,7 @@ export function valueBuild(
   const plan = planBuild(model, unit, known, rules);
   if (!plan) {
     const nothing = { disposition: 'build', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
-    return { ...nothing, because: 'What it needs cannot be reached in this model.', isPossible: false };
+    return { ...nothing, because: message('triage.partsNeedsCannotBeReached'), isPossible: false };
   }
   const { needed, parts, sellsAt, price, prices, consumables, steps, minutes, odds, holds } = plan;
   const work = minutes * rules.labourCentsPerMinute;
@@ -153,31 +152,40 @@ export function valueBuild(
     const brought = isSold ? rest + (sold?.cents ?? price) - Math.round(meanPrice(prices)) : failed;
     return brought - drawMinutes(steps, chance) * rules.labourCentsPerMinute;
   });
-  const needs = needed.length === 0 ? 'It needs no part' : `Needs ${needed.map(({ name }) => name).join(', ')}`;
-  const from = lacking ? `; no ${lacking.name} on the shelf yet` : needed.length > 0 ? ', on the shelf' : '';
-  const hidden = odds.length === 0 ? '' : `, if it holds: ${Math.round(holds * 100)} in 100`;
   return {
     disposition: 'build',
     cents: buildCents(plan, fallbackCents, rules),
     lowCents: Math.round(range.low),
     highCents: Math.round(range.high),
-    because: `${needs}${from}. Sells at ${sellsAt} for ${money(price)}${hidden}.`,
+    because: message('triage.needsNoPartSellsAt', {
+      needed: needed.map(({ name }) => name),
+      count: needed.length,
+      lacking: lacking?.name,
+      isLacking: lacking ? 'yes' : 'no',
+      sellsAt,
+      price,
+      holds,
+      isSure: odds.length === 0 ? 'yes' : 'no',
+    }),
     isPossible: unit.tests.starts !== 'fault' || needed.length > 0,
     figures: [
-      { says: `sells at ${sellsAt}`, cents: price },
+      { says: message('triage.sellsAt', { sellsAt }), cents: price },
       ...(Math.round(meanPrice(prices)) === price
         ? []
-        : [{ says: 'may be graded better or worse', cents: Math.round(meanPrice(prices)) - price }]),
+        : [{ says: message('triage.mayBeGradedBetterOr'), cents: Math.round(meanPrice(prices)) - price }]),
       ...parts.map(({ part, grade, cents, isBought }) => ({
-        says: `${part.name} at ${grade}${isBought ? ', bought' : ''}`,
+        says: message('triage.gradeBought', { name: part.name, grade, isBought: isBought ? 'yes' : 'no' }),
         cents: -cents,
       })),
-      ...(consumables > 0 ? [{ says: 'what is renewed', cents: -consumables }] : []),
-      { says: `${minutes.toFixed(1)} min at ${money(rules.labourCentsPerMinute)}`, cents: -Math.round(work) },
+      ...(consumables > 0 ? [{ says: message('triage.consumables'), cents: -consumables }] : []),
+      {
+        says: message('triage.minAt', { taken: minutes, labourCentsPerMinute: rules.labourCentsPerMinute }),
+        cents: -Math.round(work),
+      },
       ...(odds.length > 0
         ? [
             {
-              says: `${odds.length} not tested: fails ${Math.round((1 - holds) * 100)} in 100`,
+              says: message('triage.testNotMadeChanceFailing', { count: odds.length, fails: 1 - holds }),
               cents: Math.round((1 - holds) * (failed - rest)),
             },
           ]

@@ -1,10 +1,11 @@
-import { sheetOf } from '@/core/bench/sheetOf';
-import { scrapBy, slotNeeds } from '@/core/bench/slots';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { kindsFound } from '@/core/findings/mark';
+import { capIn, scrapBy } from '@/core/findings/partHarm';
+import { neededParts } from '@/core/sale/slots';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import { operationsFor } from '@/core/procedure/situation';
 import { saleGrades } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { money } from '@/core/shared/money';
 import { expectedMinutes, meanMinutes } from '@/core/teardown/attendedMinutes';
 import { priceOfPart } from '@/core/teardown/worth/partWorth';
 import { payingParts } from '@/core/teardown/worth/payingParts';
@@ -13,6 +14,7 @@ import { drawMinutes, drawRange, drawShare } from './drawRange';
 import { partBrings, yieldOf, type Knowledge, type Subject } from './knowledge';
 import type { KnownYield } from './knownYields';
 import type { Valued } from './valued';
+import { message } from '@/core/shared/message';
 
 /** A part that a donor of this kind could give. */
 export interface Harvest {
@@ -38,17 +40,16 @@ export interface HarvestPlan {
  * of it brings today; less the minutes of the very sheet the bench would get. Null when nothing pays.
  */
 export function planHarvest(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): HarvestPlan | null {
-  const findings = [...new Set(unit.marks.map(({ kind }) => kind))];
-  const faulty = new Set(slotNeeds(model, unit).flatMap(({ part, isNeeded }) => (isNeeded ? [part.id] : [])));
-  const scrap = new Set([...scrapBy(model, findings), ...faulty]);
+  const findings = kindsFound(unit);
+  const scrap = new Set([...scrapBy(model, unit), ...neededParts(model, unit).map(({ id }) => id)]);
   const absent = new Set(model.configurations.find(({ id }) => id === unit.configuration)?.absentParts ?? []);
   const offered = model.parts
     .filter((part) => !scrap.has(part.id) && !absent.has(part.id) && priceOfPart(part, rules.gradeMix) !== undefined)
     .map((part) => ({
       part: part.id,
       name: part.name,
-      soundCents: partBrings(part, known, rules),
-      known: yieldOf(part.id, unit, known),
+      soundCents: partBrings(part, known, rules, capIn(model, part, unit)?.grade),
+      known: yieldOf(model, part, unit, known),
       boundTo: part.boundTo,
     }));
   const paying = payingParts(
@@ -65,7 +66,7 @@ export function planHarvest(model: Model, unit: Subject, known: Knowledge, rules
     })),
   );
   const harvest = offered.filter(({ part }) => paying.parts.includes(part));
-  const sheet = sheetOf(model, unit, { kind: 'teardown', targets: harvest.map(({ part }) => part) });
+  const sheet = sheetOf(model, unit, { kind: 'teardown', targets: harvest.map(({ part }) => part), rules });
   if (harvest.length === 0 || !sheet.ok) return null;
   const { steps } = sheet.value;
   const minutes = steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0);
@@ -78,7 +79,7 @@ export function planHarvest(model: Model, unit: Subject, known: Knowledge, rules
 export function valueDonor(model: Model, plan: HarvestPlan | null, known: Knowledge, rules: HouseRules): Valued {
   if (!plan) {
     const nothing = { disposition: 'donor', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
-    return { ...nothing, because: 'Nothing in it pays to be taken out.', isPossible: false };
+    return { ...nothing, because: message('triage.noPartInWorthTaking'), isPossible: false };
   }
   const { harvest, steps, minutes, worthCents, cents } = plan;
   const factors = harvest.map(({ part }) => gradeFactors(model, part, rules));
@@ -94,21 +95,26 @@ export function valueDonor(model: Model, plan: HarvestPlan | null, known: Knowle
   );
   const wanted = harvest.find(({ part }) => known.lacking[getModelPart(model, part).interchange]);
   const waiting = wanted && known.lacking[getModelPart(model, wanted.part).interchange];
-  const because = `${harvest.length === 1 ? `The ${best.name}` : `${harvest.length} parts, the ${best.name} most,`} for ${money(Math.round(worthCents))} less ${Math.round(minutes)} min of work.`;
+  const because = message('triage.forLessWork', {
+    count: harvest.length,
+    best: best.name,
+    worthCents: Math.round(worthCents),
+    taken: minutes,
+  });
   return {
     disposition: 'donor',
     cents,
     lowCents: Math.round(range.low),
     highCents: Math.round(range.high),
-    because: waiting ? `${because} ${waiting.tag} waits for the ${wanted.name}.` : because,
+    because: waiting ? message('triage.waitingFor', { because, tag: waiting.tag, name: wanted.name }) : because,
     isPossible: true,
     figures: [
       ...harvest.map(({ name, soundCents, known: { share } }) => ({
-        says: `${name}: ${Math.round(share * 100)} in 100 of ${money(soundCents)}`,
+        says: message('triage.of', { name, chance: share, soundCents }),
         cents: Math.round(soundCents * share),
       })),
       {
-        says: `${minutes.toFixed(1)} min at ${money(rules.labourCentsPerMinute)}`,
+        says: message('triage.minAt', { taken: minutes, labourCentsPerMinute: rules.labourCentsPerMinute }),
         cents: -Math.round(minutes * rules.labourCentsPerMinute),
       },
     ],

@@ -1,8 +1,9 @@
-import type { Disposition } from '@/core/bench/stages';
+import type { Message } from '@/core/shared/message';
+import type { Disposition } from '@/core/entities/stages';
 
 /** A line of the arithmetic behind a figure. */
 export interface Figure {
-  readonly says: string;
+  readonly says: Message<'triage'>;
   readonly cents: number;
 }
 
@@ -15,7 +16,7 @@ export interface Valued {
   readonly lowCents: number;
   readonly highCents: number;
   /** The numbers that decide it, in a sentence. */
-  readonly because: string;
+  readonly because: Message<'triage'>;
   readonly isPossible: boolean;
   /** Its arithmetic; the sum is what it brings when all goes as expected. */
   readonly figures: readonly Figure[];

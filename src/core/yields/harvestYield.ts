@@ -1,4 +1,5 @@
 import { jeffreysInterval, type ShareInterval } from '@/core/statistics/jeffreysInterval';
+import { message, type Message } from '@/core/shared/message';
 
 /** What became of the parts of one kind that were sought: from the log, nothing typed in. */
 export interface OutcomeCount {
@@ -10,8 +11,8 @@ export interface OutcomeCount {
 
 export interface HarvestYield extends OutcomeCount {
   readonly interval: ShareInterval;
-  /** "9 of 12 good; expect 47 to 91 in 100". */
-  readonly says: string;
+  /** "9 of 12 good; expect 47 to 91 %". */
+  readonly says: Message<'yields'>;
 }
 
 /** Harvest yields with their intervals, most sought first, then by model and part. */
@@ -27,7 +28,6 @@ export function harvestYields(counts: readonly OutcomeCount[]): readonly Harvest
 export function sayYield(
   { good, sought }: Pick<OutcomeCount, 'good' | 'sought'>,
   { low, high }: ShareInterval,
-): string {
-  const [from, to] = [Math.round(low * 100), Math.round(high * 100)];
-  return `${good} of ${sought} good; expect ${from} to ${to} in 100`;
+): Message<'yields'> {
+  return message('yields.goodExpectTo', { good, sought, low: low * 100, high: high * 100 });
 }

@@ -1,18 +1,24 @@
 import type { HarvestYield } from './harvestYield';
+import { message, type Message } from '@/core/shared/message';
 
 /**
  * The one sentence about harvest yields: the part whose range lies clearly below what all parts together give, the worst
  * first; or that none does.
  */
-export function sayChange(yields: readonly (HarvestYield & { readonly name: string })[]): string {
+export function sayChange(yields: readonly (HarvestYield & { readonly name: string })[]): Message<'yields'> {
   const good = yields.reduce((sum, entry) => sum + entry.good, 0);
   const sought = yields.reduce((sum, entry) => sum + entry.sought, 0);
-  if (sought === 0) return 'No part was harvested yet';
+  if (sought === 0) return message('yields.noPartHasBeenHarvested');
   const overall = good / sought;
   const [worst] = yields
     .filter(({ interval }) => interval.high < overall)
     .sort((a, b) => a.interval.estimate - b.interval.estimate);
   if (worst)
-    return `${worst.name}: ${worst.good} of ${worst.sought} come out good, all parts together ${Math.round(overall * 100)} in 100`;
-  return `${good} of ${sought} parts come out good, and none is clearly worse than the rest`;
+    return message('yields.comeOutGoodAllParts', {
+      name: worst.name,
+      good: worst.good,
+      sought: worst.sought,
+      overall,
+    });
+  return message('yields.partsComeOutGoodNone', { good, sought });
 }

@@ -1,3 +1,4 @@
+import { say as inWords } from '@/words/catalogue/core/yields';
 import { harvestYields } from './harvestYield';
 import { pareto } from './pareto';
 import { sayChange } from './sayYields';
@@ -7,7 +8,7 @@ const count = (partRef: string, good: number, sought: number) => ({ modelId: 'm'
 describe('harvestYields', () => {
   test('says the range in words a bench understands, the most sought first', () => {
     const [first, second] = harvestYields([count('a', 1, 2), count('b', 9, 12)]);
-    expect(first).toMatchObject({ partRef: 'b', says: '9 of 12 good; expect 47 to 92 in 100' });
+    expect([first?.partRef, first && inWords(first.says)]).toEqual(['b', '9 of 12 good; expect 47 to 92 %']);
     expect(second?.partRef).toBe('a');
   });
 });
@@ -34,13 +35,13 @@ describe('pareto', () => {
 
 describe('sayChange', () => {
   const say = (...counts: ReturnType<typeof count>[]) =>
-    sayChange(harvestYields(counts).map((entry) => ({ ...entry, name: entry.partRef })));
+    inWords(sayChange(harvestYields(counts).map((entry) => ({ ...entry, name: entry.partRef }))));
 
   test('names the part that is clearly worse, and none when the counts are too few to tell', () => {
     expect(say(count('back', 4, 30), count('board', 90, 100))).toBe(
-      'back: 4 of 30 come out good, all parts together 72 in 100',
+      'back: 4 of 30 come out good; all parts together 72\u00a0%',
     );
     expect(say(count('back', 1, 3), count('board', 3, 3))).toContain('none is clearly worse');
-    expect(say()).toBe('No part was harvested yet');
+    expect(say()).toBe('No part has been harvested yet');
   });
 });

@@ -1,5 +1,8 @@
 import type { Knex } from 'knex';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import { insertRules } from '@/data/rules/houseRulesRepository';
 import { fillModelCards } from './fillModelCards';
+import * as factNames from './factNames';
 import * as tables from './tables';
 
 interface Migration {
@@ -61,6 +64,25 @@ const migrations: readonly Migration[] = [
   { name: '028_rehearsals', up: (db) => tables.rehearsals(db.schema) },
   { name: '029_events_of_models', up: (db) => tables.eventsOfModels(db.schema) },
   { name: '030_findings_of_parts', up: (db) => tables.findingsOfParts(db.schema) },
+  { name: '031_facts', up: (db) => db.schema.renameTable('events', 'facts') },
+  { name: '032_facts_counter', up: (db) => db('counters').where({ name: 'events' }).update({ name: 'facts' }) },
+  ...factNames.versionedTables.map((table, at) => ({
+    name: `${String(33 + at).padStart(3, '0')}_last_fact_of_${table}`,
+    up: (db: Knex) => factNames.lastFactOf(db, table),
+  })),
+  { name: '037_fact_of_label_jobs', up: (db) => factNames.factOfLabelJobs(db) },
+  { name: '038_undone_names_its_fact', up: factNames.undoneNamesItsFact },
+  { name: '039_touched_names_its_fact', up: factNames.touchedNamesItsFact },
+  { name: '040_house_rules', up: (db) => tables.houseRules(db.schema) },
+  {
+    name: '041_first_house_rules',
+    up: (db) => insertRules(db, startingHouseRules, { at: new Date(0), by: null }),
+  },
+  { name: '042_rules_of_facts', up: (db) => tables.rulesOfFacts(db.schema) },
+  { name: '043_found_on_units', up: (db) => tables.foundOnUnits(db.schema) },
+  // Features are kept by code: the cards are made anew from their models.
+  { name: '044_no_model_cards', up: (db) => db('model_cards').delete() },
+  { name: '045_model_cards_by_code', up: fillModelCards },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -277,6 +277,26 @@ export const eventsOfModels = (schema: Knex.SchemaBuilder) =>
     table.index(['model_id', 'type', 'position']);
   });
 
+/** How the shop works, a row for each version; facts name the one they were said by. */
+export const houseRules = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('house_rules', (table) => {
+    table.integer('version').unsigned().primary();
+    table.json('rules').notNullable();
+    table.specificType('changed_at', 'datetime(3)').notNullable();
+    id(table, 'changed_by').nullable();
+  });
+
+/** What came to light at the bench stays with the unit when its sheet is over. */
+export const foundOnUnits = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('units', (table) => {
+    table.json('found').notNullable().defaultTo('[]');
+  });
+
+export const rulesOfFacts = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('facts', (table) => {
+    table.integer('rules_version').unsigned().nullable();
+  });
+
 /** What had been found in the unit when a part came out of it. */
 export const findingsOfParts = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('parts', (table) => {

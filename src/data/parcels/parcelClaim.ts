@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Parcel } from '@/core/bench/entities';
+import type { Parcel } from '@/core/entities/entities';
 import { parcelDifferences, type Difference } from '@/core/intake/parcelDifferences';
 import type { UnitOfParcel } from './parcelUnits';
 import { linesOfParcel } from './parcelRepository';

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Parcel } from '@/core/bench/entities';
+import type { Parcel } from '@/core/entities/entities';
 import { spreadCost } from '@/core/intake/spreadCost';
 import { weighedOf } from '@/data/triage/decisions';
 import type { UnitOfParcel } from './parcelUnits';

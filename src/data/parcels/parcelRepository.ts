@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import type { Parcel, ParcelLine } from '@/core/bench/entities';
-import type { UnitStage } from '@/core/bench/stages';
+import type { Parcel, ParcelLine } from '@/core/entities/entities';
+import type { UnitStage } from '@/core/entities/stages';
 import type { ParcelLineRow, ParcelRow } from '@/data/rows';
 import { toLine, toParcel } from './parcelRows';
 
@@ -55,8 +55,8 @@ export async function countOpenLines(db: Knex): Promise<number> {
   return row?.n ?? 0;
 }
 
-/** Serials of units that are in the house, to ask about when a manifest names one again. */
-export async function serialsInHouse(db: Knex): Promise<ReadonlySet<string>> {
+/** Serials of units that are in the shop, to ask about when a manifest names one again. */
+export async function serialsInShop(db: Knex): Promise<ReadonlySet<string>> {
   const rows = (await db('units').whereNotNull('serial').whereNot('stage', 'sent').select('serial')) as {
     serial: string;
   }[];

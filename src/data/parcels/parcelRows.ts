@@ -1,4 +1,4 @@
-import type { Parcel, ParcelLine } from '@/core/bench/entities';
+import type { Parcel, ParcelLine } from '@/core/entities/entities';
 import type { ParcelLineRow, ParcelRow } from '@/data/rows';
 
 export function toParcel(row: ParcelRow): Parcel {
@@ -13,7 +13,7 @@ export function toParcel(row: ParcelRow): Parcel {
     costRule: row.cost_rule,
     isCounted: row.is_counted === 1,
     version: row.version,
-    lastEventId: row.last_event_id,
+    lastFactId: row.last_fact_id,
   };
 }
 
@@ -29,7 +29,7 @@ export function fromParcel(parcel: Parcel): ParcelRow {
     cost_rule: parcel.costRule,
     is_counted: parcel.isCounted ? 1 : 0,
     version: parcel.version,
-    last_event_id: parcel.lastEventId,
+    last_fact_id: parcel.lastFactId,
   };
 }
 
@@ -43,7 +43,7 @@ export function toLine(row: ParcelLineRow): ParcelLine {
     serial: row.serial,
     note: row.note,
     version: row.version,
-    lastEventId: row.last_event_id,
+    lastFactId: row.last_fact_id,
   };
 }
 
@@ -57,6 +57,6 @@ export function fromLine(line: ParcelLine): ParcelLineRow {
     serial: line.serial,
     note: line.note,
     version: line.version,
-    last_event_id: line.lastEventId,
+    last_fact_id: line.lastFactId,
   };
 }

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { ParcelLine, Unit } from '@/core/bench/entities';
+import type { ParcelLine, Unit } from '@/core/entities/entities';
 import type { ParcelLineRow, UnitRow } from '@/data/rows';
 import { toLine } from './parcelRows';
 

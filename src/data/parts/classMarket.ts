@@ -13,9 +13,9 @@ export async function classMarket(db: Knex, since: Date): Promise<readonly Class
     `
     with used as (
       select p.interchange, count(*) as used
-      from events e
+      from facts e
       join parts p on p.id = json_value(e.payload, '$.partId')
-      left join events back on back.undoes = e.id
+      left join facts back on back.undoes = e.id
       where e.type = 'part-assigned' and e.client_at >= ? and back.id is null
       group by p.interchange
     ), stock as (

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
-import type { Part } from '@/core/bench/entities';
+import type { Part } from '@/core/entities/entities';
 import { fromPart } from './partRows';
 import { findPart, searchShelf, shelfStock } from './partRepository';
 
@@ -23,7 +23,7 @@ const part = (tag: string, given: Partial<Part> = {}): Part => ({
   isDataCleared: true,
   findings: [],
   version: 3,
-  lastEventId: randomUUID(),
+  lastFactId: randomUUID(),
   ...given,
 });
 

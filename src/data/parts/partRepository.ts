@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import type { Part } from '@/core/bench/entities';
-import type { PartPlace } from '@/core/bench/stages';
+import type { Part } from '@/core/entities/entities';
+import type { PartPlace } from '@/core/entities/stages';
 import type { SaleGrade } from '@/core/shared/grades';
 import type { BinRow, PartRow } from '@/data/rows';
 import { toPart } from './partRows';

@@ -1,4 +1,4 @@
-import type { Part } from '@/core/bench/entities';
+import type { Part } from '@/core/entities/entities';
 import type { PartRow } from '@/data/rows';
 
 export function toPart(row: PartRow): Part {
@@ -18,9 +18,10 @@ export function toPart(row: PartRow): Part {
     bin: row.bin,
     assignedTo: row.assigned_to,
     isDataCleared: row.is_data_cleared === 1,
-    findings: row.findings,
+    // A part from before its findings had a depth.
+    findings: row.findings.map((hit) => (typeof hit === 'string' ? { finding: hit, depthMm: 1 } : hit)),
     version: row.version,
-    lastEventId: row.last_event_id,
+    lastFactId: row.last_fact_id,
   };
 }
 
@@ -43,6 +44,6 @@ export function fromPart(part: Part): Record<keyof PartRow, string | number | nu
     is_data_cleared: part.isDataCleared ? 1 : 0,
     findings: JSON.stringify(part.findings ?? []),
     version: part.version,
-    last_event_id: part.lastEventId,
+    last_fact_id: part.lastFactId,
   };
 }

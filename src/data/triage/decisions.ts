@@ -1,17 +1,18 @@
 import type { Knex } from 'knex';
-import type { BenchEvent, Weighed } from '@/core/bench/events';
-import { standingEvents } from '@/data/events/standingEvents';
+import type { Fact } from '@/core/shop/facts';
+import type { Weighed } from '@/core/entities/entities';
+import { standingFacts } from '@/data/facts/standingFacts';
 
 export interface DecisionRow {
   readonly unitId: string;
-  readonly payload: BenchEvent<'unit-decided'>['payload'];
+  readonly payload: Fact<'unit-decided'>['payload'];
   /** Seconds of work on the unit's run sheets. */
   readonly seconds: number;
 }
 
 /** What a choice was weighed at when it was made, by unit; only for units that stand decided. */
 export async function weighedOf(db: Knex, unitIds: readonly string[]): Promise<ReadonlyMap<string, Weighed>> {
-  const rows = (await standingEvents(db)
+  const rows = (await standingFacts(db)
     .where('e.type', 'unit-decided')
     .whereIn('e.unit_id', unitIds)
     .orderBy('e.position')
@@ -26,13 +27,13 @@ export async function weighedOf(db: Knex, unitIds: readonly string[]): Promise<R
 
 /** What was decided about units, newest first, one standing decision each, with the work that went into each. */
 export async function decisions(db: Knex, limit: number): Promise<readonly DecisionRow[]> {
-  const rows = (await standingEvents(db)
+  const rows = (await standingFacts(db)
     .where('e.type', 'unit-decided')
     .orderBy('e.position', 'desc')
     .limit(limit)
     .select({ unitId: 'e.unit_id', payload: 'e.payload' })) as Omit<DecisionRow, 'seconds'>[];
   const newest = [...new Map([...rows].reverse().map((row) => [row.unitId, row])).values()];
-  const work = (await standingEvents(db)
+  const work = (await standingFacts(db)
     .where('e.type', 'step-done')
     .whereIn(
       'e.unit_id',

@@ -1,10 +1,10 @@
 import type { Knex } from 'knex';
 import type { LostSerialRow } from '@/data/rows';
 
-/** Which of some serials were reported lost, with the day, by serial. */
+/** Which of some serials were reported lost, with the instant in ISO, by serial. */
 export async function reportedLost(db: Knex, serials: readonly string[]): Promise<Readonly<Record<string, string>>> {
   const rows = (await db('lost_serials').whereIn('serial', [...new Set(serials)])) as LostSerialRow[];
-  return Object.fromEntries(rows.map(({ serial, reported_at: at }) => [serial, at.toISOString().slice(0, 10)]));
+  return Object.fromEntries(rows.map(({ serial, reported_at: at }) => [serial, at.toISOString()]));
 }
 
 /** Notes serials as lost; those that are noted already stay as they were. Says how many are new. */

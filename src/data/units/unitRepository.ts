@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import type { Unit } from '@/core/bench/entities';
-import type { UnitStage } from '@/core/bench/stages';
+import type { Unit } from '@/core/entities/entities';
+import type { UnitStage } from '@/core/entities/stages';
 import type { UnitRow } from '@/data/rows';
 import { toUnit } from './unitRows';
 
@@ -24,7 +24,7 @@ export async function unitsById(db: Knex, ids: readonly string[]): Promise<reado
   return ((await db('units').whereIn('id', ids)) as UnitRow[]).map(toUnit);
 }
 
-/** Units that left the house with one of these serials, by serial: what comes again is a return. */
+/** Units that left the shop with one of these serials, by serial: what comes again is a return. */
 export async function sentWithSerial(db: Knex, serials: readonly string[]): Promise<Readonly<Record<string, string>>> {
   const rows = (await db('units')
     .whereIn('serial', [...new Set(serials)])

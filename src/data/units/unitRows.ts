@@ -1,5 +1,5 @@
-import type { Unit } from '@/core/bench/entities';
-import { freshSheet } from '@/core/bench/freshSheet';
+import type { Unit } from '@/core/entities/entities';
+import { freshSheet } from '@/core/sheet/freshSheet';
 import type { UnitRow } from '@/data/rows';
 
 export function toUnit(row: UnitRow): Unit {
@@ -17,6 +17,7 @@ export function toUnit(row: UnitRow): Unit {
     serial: row.serial,
     marks: row.marks,
     photos: row.photos,
+    found: row.found,
     tests: row.tests,
     disposition: row.disposition,
     apartPlace: row.apart_place,
@@ -31,7 +32,7 @@ export function toUnit(row: UnitRow): Unit {
     saleGrade: row.sale_grade,
     shipment: row.shipment,
     version: row.version,
-    lastEventId: row.last_event_id,
+    lastFactId: row.last_fact_id,
   };
 }
 
@@ -50,6 +51,7 @@ export function fromUnit(unit: Unit): Record<keyof UnitRow, string | number | nu
     variant: unit.variant,
     serial: unit.serial,
     marks: JSON.stringify(unit.marks),
+    found: JSON.stringify(unit.found ?? []),
     // What an old fact restores had none yet.
     photos: JSON.stringify(unit.photos ?? []),
     tests: JSON.stringify(unit.tests),
@@ -65,6 +67,6 @@ export function fromUnit(unit: Unit): Record<keyof UnitRow, string | number | nu
     sale_grade: unit.saleGrade,
     shipment: unit.shipment,
     version: unit.version,
-    last_event_id: unit.lastEventId,
+    last_fact_id: unit.lastFactId,
   };
 }

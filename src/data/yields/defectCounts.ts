@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import type { DefectCode } from '@/core/bench/stages';
-import { standingEvents } from '@/data/events/standingEvents';
+import type { DefectCode } from '@/core/entities/stages';
+import { standingFacts } from '@/data/facts/standingFacts';
 
 export interface DefectCount {
   readonly code: DefectCode;
@@ -10,7 +10,7 @@ export interface DefectCount {
 
 /** How often each defect was reported at the bench, by the part it hit. */
 export async function defectCounts(db: Knex): Promise<readonly DefectCount[]> {
-  return (await standingEvents(db)
+  return (await standingFacts(db)
     .where('e.type', 'part-trouble')
     .whereRaw(`json_value(e.payload, '$.defectCode') is not null`)
     .select({

@@ -1,24 +1,26 @@
+import { shopDay } from '@/core/shared/shopDay';
 import type { Knex } from 'knex';
-import { standingEvents } from '@/data/events/standingEvents';
+import { standingFacts } from '@/data/facts/standingFacts';
 
 export interface DayCount {
-  /** ISO date, UTC. */
+  /** ISO date, where the shop is. */
   readonly day: string;
   readonly released: number;
   readonly sent: number;
 }
 
-/** Units released for sale and sent on each day on which there were any. */
-export async function finishedPerDay(db: Knex, since: Date): Promise<readonly DayCount[]> {
-  const rows = (await standingEvents(db)
+/** Units released for sale and sent on each day on which there were any, by the shop's own days. */
+export async function finishedPerDay(db: Knex, since: Date, timeZone: string): Promise<readonly DayCount[]> {
+  const rows = (await standingFacts(db)
     .whereIn('e.type', ['unit-proven', 'unit-sent'])
     .where('e.server_at', '>=', since)
-    .select({ day: db.raw(`date_format(e.server_at, '%Y-%m-%d')`) })
-    .select({
-      released: db.raw(`cast(sum(e.type = 'unit-proven') as signed)`),
-      sent: db.raw(`cast(sum(e.type = 'unit-sent') as signed)`),
-    })
-    .groupBy('day')
-    .orderBy('day')) as DayCount[];
-  return rows.map(({ day, released, sent }) => ({ day, released: Number(released), sent: Number(sent) }));
+    .select({ type: 'e.type', at: 'e.server_at' })) as { type: string; at: Date }[];
+  const days = new Map<string, { released: number; sent: number }>();
+  for (const { type, at } of rows) {
+    const day = shopDay(at.getTime(), timeZone);
+    const counts = days.get(day) ?? { released: 0, sent: 0 };
+    counts[type === 'unit-sent' ? 'sent' : 'released'] += 1;
+    days.set(day, counts);
+  }
+  return [...days].map(([day, counts]) => ({ day, ...counts })).sort((a, b) => a.day.localeCompare(b.day));
 }

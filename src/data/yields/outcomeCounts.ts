@@ -5,7 +5,7 @@ import type { OutcomeCount } from '@/core/yields/harvestYield';
 /** Every part that a teardown of a donor freed, or found broken or missing (also one that was then left in), with its fate. */
 const soughtParts = `
   with standing as (
-    select e.* from events e left join events back on back.undoes = e.id where back.id is null
+    select e.* from facts e left join facts back on back.undoes = e.id where back.id is null
   ), donors as (
     select distinct unit_id from standing
     where type = 'unit-decided' and json_value(payload, '$.disposition') = 'donor'

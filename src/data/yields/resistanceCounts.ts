@@ -1,3 +1,4 @@
+import { readStepId } from '@/core/teardown/sheet/sheetStep';
 import type { Knex } from 'knex';
 import type { ResistanceCount } from '@/core/teardown/policy/learnedOdds';
 
@@ -8,7 +9,7 @@ import type { ResistanceCount } from '@/core/teardown/policy/learnedOdds';
 export async function resistanceCounts(db: Knex, modelId: string): Promise<readonly ResistanceCount[]> {
   const [rows] = (await db.raw(
     `with standing as (
-      select e.* from events e left join events back on back.undoes = e.id
+      select e.* from facts e left join facts back on back.undoes = e.id
       where back.id is null and e.model_id = ? and e.type in ('step-done', 'step-resisted')
     ), steps as (
       select unit_id, json_value(payload, '$.stepId') as step_id,
@@ -19,7 +20,7 @@ export async function resistanceCounts(db: Knex, modelId: string): Promise<reado
     [modelId],
   )) as [{ step_id: string; rung: number; is_done: number; n: number }[], unknown];
   return rows.map(({ step_id: stepId, rung, is_done: isDone, n }) => ({
-    operationId: stepId.slice('out:'.length).split('~')[0] as string,
+    operationId: readStepId(stepId).id,
     rung: Number(rung),
     hasYielded: Number(isDone) === 1,
     count: Number(n),

@@ -7,7 +7,7 @@ export interface TestCount {
   readonly noted: number;
 }
 
-/** How each quick test came out on the units of the house, by the last result noted of each. */
+/** How each quick test came out on the units of the shop, by the last result noted of each. */
 export async function testCounts(db: Knex): Promise<readonly TestCount[]> {
   const [rows] = (await db.raw(`
     select t.test, cast(sum(t.result = 'sound') as signed) as sound, count(*) as noted

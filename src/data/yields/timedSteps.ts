@@ -14,7 +14,7 @@ export async function timedSteps(db: Knex, modelId: string): Promise<TimedSteps>
       select substring_index(json_value(e.payload, '$.stepId'), '~', 1) as step, e.position,
              json_value(e.payload, '$.seconds') as seconds,
              json_value(e.payload, '$.isCensored') as censored
-      from events e left join events back on back.undoes = e.id
+      from facts e left join facts back on back.undoes = e.id
       where back.id is null and e.model_id = ? and e.type = 'step-done'
     ), ranked as (
       select *, row_number() over (partition by step order by position desc) as place from timed where seconds > 0

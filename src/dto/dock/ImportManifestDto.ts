@@ -7,7 +7,7 @@ import { parseDto } from '@/dto/parseDto';
 
 export class ImportManifestDto {
   @IsUUID()
-  eventId!: string;
+  factId!: string;
 
   @IsUUID()
   parcelId!: string;

@@ -10,5 +10,5 @@ export class AuthorisedDto {
   pin!: string;
 
   @IsObject()
-  event!: object;
+  fact!: object;
 }

@@ -1,5 +1,6 @@
+import { modelAmong } from '@/core/procedure/model';
 import type { Knex } from 'knex';
-import type { Unit } from '@/core/bench/entities';
+import type { Unit } from '@/core/entities/entities';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { unitsAt } from '@/data/units/unitRepository';
 
@@ -16,9 +17,9 @@ export async function readApart(db: Knex): Promise<ApartView> {
   return {
     units,
     names: Object.fromEntries(
-      units.flatMap(({ id, modelId, modelVersion }) => {
-        const model = models.find((own) => own.id === modelId && own.version === modelVersion);
-        return model ? [[id, `${model.maker} ${model.name}`]] : [];
+      units.flatMap((unit) => {
+        const model = modelAmong(models, unit);
+        return model ? [[unit.id, `${model.maker} ${model.name}`]] : [];
       }),
     ),
   };

@@ -1,9 +1,9 @@
 import type { Knex } from 'knex';
-import type { Part, Unit } from '@/core/bench/entities';
+import type { Part, Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { Person } from '@/core/people/roles';
 import { unrehearsed } from '@/core/rehearsal/certified';
-import { startingHouseRules } from '@/core/shared/houseRules';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
 import { planGround } from '@/data/plans/planGround';
 import { findModel } from '@/data/models/modelRepository';
@@ -31,16 +31,17 @@ export interface BenchView {
 export async function readBench(db: Knex, tag: string, personId: string, now: Date): Promise<BenchView | undefined> {
   const unit = await findUnit(db, { tag });
   if (!unit?.modelId || unit.modelVersion === null) return undefined;
-  const [model, parts, ground, people, timed, recalls] = await Promise.all([
+  const [model, parts, ground, people, timed, recalls, rules] = await Promise.all([
     findModel(db, unit.modelId, unit.modelVersion),
     partsOfUnit(db, unit.id),
     planGround(db, unit.modelId, now),
     listPeople(db),
     timedSteps(db, unit.modelId),
     recallsOf(db, personId, unit.modelId),
+    currentRules(db),
   ]);
   const leads = people.filter(({ role }) => role === 'lead').map(({ id, name }) => ({ id, name }));
   if (!model) return undefined;
-  const toRehearse = startingHouseRules.isRehearsalAsked ? unrehearsed(model, recalls) : [];
+  const toRehearse = rules.isRehearsalAsked ? unrehearsed(model, recalls) : [];
   return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse };
 }

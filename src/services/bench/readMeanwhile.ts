@@ -1,8 +1,11 @@
 import type { Knex } from 'knex';
-import type { Unit } from '@/core/bench/entities';
-import { sheetKindAt } from '@/core/bench/sheetOf';
-import { sheetProgress } from '@/core/bench/sheetSummary';
+import type { Unit } from '@/core/entities/entities';
+import type { Wording } from '@/core/shared/message';
+import { sheetKindAt } from '@/core/sheet/sheetOf';
+import { sheetProgress } from '@/core/sheet/sheetProgress';
 import type { Minutes } from '@/core/procedure/operations';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import { findModel } from '@/data/models/modelRepository';
 import { unitsAt } from '@/data/units/unitRepository';
 
@@ -10,7 +13,7 @@ import { unitsAt } from '@/data/units/unitRepository';
 export interface Meanwhile {
   readonly tag: string;
   readonly modelName: string;
-  readonly next: string;
+  readonly next: Wording<'sheet'>;
   readonly minutes: Minutes;
 }
 
@@ -24,8 +27,9 @@ const lookedAt = 12;
  */
 export async function readMeanwhile(db: Knex, waitingId: string): Promise<readonly Meanwhile[]> {
   const units = (await unitsAt(db, ['teardown', 'rebuild'])).filter(({ id, timer }) => id !== waitingId && !timer);
+  const rules = await currentRules(db);
   const looked = [...units].sort((a, b) => doneOf(b) - doneOf(a)).slice(0, lookedAt);
-  const found = await Promise.all(looked.map((unit) => summarise(db, unit)));
+  const found = await Promise.all(looked.map((unit) => summarise(db, unit, rules)));
   return found
     .filter((entry) => entry !== undefined)
     .sort((a, b) => b.done - a.done || a.minutes.likely - b.minutes.likely)
@@ -35,10 +39,14 @@ export async function readMeanwhile(db: Knex, waitingId: string): Promise<readon
 
 const doneOf = ({ sheet }: Unit): number => (sheet && !sheet.isClosed ? sheet.doneStepIds.length : 0);
 
-async function summarise(db: Knex, unit: Unit): Promise<(Meanwhile & { readonly done: number }) | undefined> {
+async function summarise(
+  db: Knex,
+  unit: Unit,
+  rules: HouseRules,
+): Promise<(Meanwhile & { readonly done: number }) | undefined> {
   const kind = sheetKindAt(unit.stage);
   const model = unit.modelId && unit.modelVersion !== null && (await findModel(db, unit.modelId, unit.modelVersion));
-  const progress = kind && model && sheetProgress(model, unit, kind);
+  const progress = kind && model && sheetProgress(model, unit, kind, rules);
   if (!progress) return undefined;
   const { next, minutesLeft: minutes, done } = progress;
   return { tag: unit.tag, modelName: `${model.maker} ${model.name}`, next, minutes, done };

@@ -1,5 +1,6 @@
+import * as words from '@/words/catalogue/papers';
 import type { Knex } from 'knex';
-import { sheetOf } from '@/core/bench/sheetOf';
+import { sheetOf } from '@/core/sheet/sheetOf';
 import { findModel } from '@/data/models/modelRepository';
 import { findUnit } from '@/data/units/unitRepository';
 import type { PrintedSheet } from '@/files/writeRunSheet';
@@ -14,7 +15,7 @@ export async function readRunSheet(db: Knex, tag: string): Promise<PrintedSheet 
   const { kind, targets, doneStepIds } = unit.sheet;
   return {
     tag: unit.tag,
-    title: `${model.maker} ${model.name}, revision ${unit.revision}: ${kind === 'teardown' ? 'donor' : 'rebuild'}`,
+    title: words.runSheetTitle({ maker: model.maker, name: model.name, revision: unit.revision ?? '', kind }),
     wanted: targets.map((id) => model.parts.find((part) => part.id === id)?.name ?? id),
     sheet: sheet.value,
     doneStepIds,

@@ -1,7 +1,9 @@
 import type { Knex } from 'knex';
-import type { Unit } from '@/core/bench/entities';
-import { sheetProgress, type SheetProgress } from '@/core/bench/sheetSummary';
+import type { Unit } from '@/core/entities/entities';
+import { sheetProgress, type SheetProgress } from '@/core/sheet/sheetProgress';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import { findModel } from '@/data/models/modelRepository';
 import { unitsAt } from '@/data/units/unitRepository';
 
@@ -13,16 +15,16 @@ export interface SheetSummary extends SheetProgress {
 
 /** Units of one leg of the line with how much work is left in each; what waits on a fixture comes last. */
 export async function readSheets(db: Knex, kind: SheetKind): Promise<readonly SheetSummary[]> {
-  const units = await unitsAt(db, [kind]);
-  const summaries = await Promise.all(units.map((unit) => summarise(db, unit, kind)));
+  const [units, rules] = await Promise.all([unitsAt(db, [kind]), currentRules(db)]);
+  const summaries = await Promise.all(units.map((unit) => summarise(db, unit, kind, rules)));
   return summaries
     .filter((summary) => summary !== undefined)
     .sort((a, b) => Number(a.unit.timer !== null) - Number(b.unit.timer !== null) || b.done - a.done);
 }
 
-async function summarise(db: Knex, unit: Unit, kind: SheetKind): Promise<SheetSummary | undefined> {
+async function summarise(db: Knex, unit: Unit, kind: SheetKind, rules: HouseRules): Promise<SheetSummary | undefined> {
   const model =
     unit.modelId && unit.modelVersion !== null ? await findModel(db, unit.modelId, unit.modelVersion) : undefined;
-  const progress = model && sheetProgress(model, unit, kind);
+  const progress = model && sheetProgress(model, unit, kind, rules);
   return progress && model && { ...progress, unit, modelName: `${model.maker} ${model.name}` };
 }

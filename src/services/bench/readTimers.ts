@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Unit } from '@/core/bench/entities';
+import type { Unit } from '@/core/entities/entities';
 import { unitsWithTimer } from '@/data/units/unitRepository';
 
 /** Units that wait on fixtures, wherever they do: whoever is near hears it. */

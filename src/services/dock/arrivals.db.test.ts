@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { BenchEvent, EventType, Payloads } from '@/core/bench/events';
+import { wordedFact } from '@/core/shop/makeFact';
+import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Person } from '@/core/people/roles';
-import { recordEvent } from '@/services/events/recordEvent';
+import { recordFact } from '@/services/facts/recordFact';
 import { keepPhoto } from '@/services/photos/keepPhoto';
 import { readPhoto } from '@/services/photos/readPhoto';
 import { reportLost } from '@/services/triage/reportLost';
@@ -21,17 +22,16 @@ beforeAll(async () => {
 });
 afterAll(() => scratch.drop());
 
-async function attempt<T extends EventType>(type: T, subjectId: string, payload: Payloads[T]) {
-  const makes = type === 'parcel-made' || type === 'unit-tagged' || type === 'undone';
-  const expects = makes ? null : (versions.get(subjectId) ?? null);
-  const event: BenchEvent = { id: randomUUID(), type, subjectId, expects, at: now.toISOString(), payload };
-  const outcome = await recordEvent(scratch.db, imke, event, now);
+async function attempt<T extends FactType>(type: T, subjectId: string, payload: Payloads[T]) {
+  const expects = type === 'undone' ? null : (versions.get(subjectId) ?? null);
+  const fact = wordedFact<FactType>({ type, subjectId, payload }, { id: randomUUID(), expects, at: now.toISOString() });
+  const outcome = await recordFact(scratch.db, imke, fact, now);
   if (outcome.ok)
     for (const { id: thing, after } of outcome.value.results) if (after) versions.set(thing, after.version);
-  return { id: event.id, outcome };
+  return { id: fact.id, outcome };
 }
 
-async function act<T extends EventType>(type: T, subjectId: string, payload: Payloads[T]): Promise<string> {
+async function act<T extends FactType>(type: T, subjectId: string, payload: Payloads[T]): Promise<string> {
   const { id, outcome } = await attempt(type, subjectId, payload);
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
   return id;
@@ -109,9 +109,9 @@ test('a tag taken back under a colleague’s triage: refused in words, and nothi
   const parcelId = await parcelWith('Short lot', ['D-1']);
   const unitId = randomUUID();
   const tagging = await act('unit-tagged', unitId, { parcelId, lineNo: 1 });
-  const list = await attempt('undone', parcelId, { eventId: randomUUID() });
+  const list = await attempt('undone', parcelId, { factId: randomUUID() });
   expect(list.outcome.ok).toBe(false);
-  await act('undone', unitId, { eventId: tagging });
+  await act('undone', unitId, { factId: tagging });
   const { outcome } = await attempt('test-noted', unitId, { test: 'starts', result: 'sound' });
   expect(outcome).toMatchObject({ ok: false, refusal: { reason: 'not-found' } });
   expect(await scratch.db('units').where({ id: unitId })).toEqual([]);
@@ -129,15 +129,15 @@ test('a parcel cannot be taken back while a unit of it is in triage; after that 
   const unitId = randomUUID();
   const tagging = await act('unit-tagged', unitId, { parcelId, lineNo: null });
   await act('unit-identified', unitId, identity('E-1'));
-  const refused = await attempt('undone', parcelId, { eventId: made });
+  const refused = await attempt('undone', parcelId, { factId: made });
   expect(refused.outcome).toMatchObject({ ok: false, refusal: { reason: 'undo-too-late' } });
   expect(await scratch.db('units').where({ id: unitId })).toHaveLength(1);
-  const last = (await scratch.db('events').where({ subject_id: unitId, type: 'unit-identified' }).first('id')) as {
+  const last = (await scratch.db('facts').where({ subject_id: unitId, type: 'unit-identified' }).first('id')) as {
     id: string;
   };
-  await act('undone', unitId, { eventId: last.id });
-  await act('undone', unitId, { eventId: tagging });
-  await act('undone', parcelId, { eventId: made });
+  await act('undone', unitId, { factId: last.id });
+  await act('undone', unitId, { factId: tagging });
+  await act('undone', parcelId, { factId: made });
   expect(await scratch.db('parcels').where({ id: parcelId })).toEqual([]);
 });
 

@@ -1,9 +1,9 @@
 import type { Knex } from 'knex';
-import type { Unit } from '@/core/bench/entities';
+import type { Unit } from '@/core/entities/entities';
 import { findParcel } from '@/data/parcels/parcelRepository';
 import { openLinesWithSerial, unitsWithSerial } from '@/data/parcels/serialElsewhere';
 
-/** Where a serial is known in this house. */
+/** Where a serial is known in this shop. */
 export interface SerialKnown {
   /** A line of a list that waits for it. */
   readonly line: { readonly parcelId: string; readonly parcel: string; readonly lineNo: number } | null;

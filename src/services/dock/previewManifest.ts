@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { findColumns, fitsFile, type ColumnMapping } from '@/core/intake/columnMapping';
 import { readManifest, type ManifestPreview } from '@/core/intake/readManifest';
 import type { Outcome } from '@/core/shared/outcome';
-import { findParcel, serialsInHouse } from '@/data/parcels/parcelRepository';
+import { findParcel, serialsInShop } from '@/data/parcels/parcelRepository';
 import { mappingOf } from '@/data/parcels/supplierColumns';
 import { readTable, type ReadTable } from '@/files/readTable';
 
@@ -37,6 +37,6 @@ export async function previewManifest(
   const parcel = about.parcelId ? await findParcel(db, about.parcelId) : undefined;
   const remembered = parcel && !about.mapping ? await mappingOf(db, parcel.supplier) : undefined;
   const mapping = about.mapping ?? (remembered && fitsFile(remembered, head) ? remembered.mapping : findColumns(head));
-  const read = readManifest(rows, await serialsInHouse(db), mapping);
+  const read = readManifest(rows, await serialsInShop(db), mapping);
   return { ok: true, value: { encoding, separator, head, sample: rows.slice(1, 1 + sampleRows), mapping, read } };
 }

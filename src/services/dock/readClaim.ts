@@ -1,3 +1,5 @@
+import { setShopWriting } from '@/words/shopWriting';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import type { Knex } from 'knex';
 import { parcelClaim } from '@/data/parcels/parcelClaim';
 import { findParcel } from '@/data/parcels/parcelRepository';
@@ -5,10 +7,12 @@ import { parcelUnits } from '@/data/parcels/parcelUnits';
 import type { ClaimSheet } from '@/files/writeClaim';
 
 /** What a supplier is asked about a parcel, as it goes on the sheet. */
-export async function readClaim(db: Knex, parcelId: string, from: string): Promise<ClaimSheet | undefined> {
+export async function readClaim(db: Knex, parcelId: string): Promise<ClaimSheet | undefined> {
   const parcel = await findParcel(db, parcelId);
   if (!parcel) return undefined;
   const { code, supplier, receivedOn } = parcel;
   const differences = await parcelClaim(db, parcel, await parcelUnits(db, parcelId));
-  return { parcel: code, supplier, from, receivedOn, differences };
+  const { shop } = await currentRules(db);
+  setShopWriting(shop);
+  return { parcel: code, supplier, from: shop.name, receivedOn, differences };
 }

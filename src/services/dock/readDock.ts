@@ -1,8 +1,8 @@
 import type { Knex } from 'knex';
-import type { Parcel, ParcelLine, Unit } from '@/core/bench/entities';
+import type { Parcel, ParcelLine, Unit } from '@/core/entities/entities';
 import type { Difference } from '@/core/intake/parcelDifferences';
 import { supplierRecord, type ParcelRecord, type SupplierRecord } from '@/core/intake/supplierRecord';
-import type { UnitStage } from '@/core/bench/stages';
+import type { UnitStage } from '@/core/entities/stages';
 import { listParcels, openLines, stageCounts } from '@/data/parcels/parcelRepository';
 import { parcelClaim } from '@/data/parcels/parcelClaim';
 import { parcelCost } from '@/data/parcels/parcelCost';

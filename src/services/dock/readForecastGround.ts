@@ -1,11 +1,14 @@
 import type { Knex } from 'knex';
 import type { ParcelItem } from '@/core/intake/forecastParcel';
 import type { Model } from '@/core/procedure/model';
+import type { HouseRules } from '@/core/shared/houseRules';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
+import { shopKnowledge } from '@/core/triage/shopKnowledge';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { findParcel, linesOfParcel } from '@/data/parcels/parcelRepository';
-import { triageKnowledge } from '@/data/triage/triageKnowledge';
+import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import { weighedOf } from '@/data/triage/decisions';
 import { unitsOfParcel } from '@/data/units/unitRepository';
 
@@ -14,6 +17,7 @@ export interface ForecastGround {
   readonly items: readonly ParcelItem[];
   readonly models: readonly Model[];
   readonly shop: ShopKnowledge;
+  readonly rules: HouseRules;
 }
 
 const mostUnits = 1000;
@@ -22,11 +26,12 @@ const mostUnits = 1000;
 export async function readForecastGround(db: Knex, parcelId: string, now: Date): Promise<ForecastGround | undefined> {
   const parcel = await findParcel(db, parcelId);
   if (!parcel) return undefined;
-  const [lines, units, library, shop] = await Promise.all([
+  const [lines, units, library, ground, rules] = await Promise.all([
     linesOfParcel(db, parcelId),
     unitsOfParcel(db, parcelId, mostUnits),
     newestModels(db),
-    triageKnowledge(db, now),
+    knowledgeGround(db, now),
+    currentRules(db),
   ]);
   const [own, weighed] = await Promise.all([
     modelsOfUnits(db, units),
@@ -65,5 +70,10 @@ export async function readForecastGround(db: Knex, parcelId: string, now: Date):
   ];
   const named = new Set(items.map(({ model }) => model));
   const models = new Map([...library, ...own].map((model) => [keyOf(model), model]));
-  return { items, shop, models: [...models].flatMap(([key, model]) => (named.has(key) ? [model] : [])) };
+  return {
+    items,
+    rules,
+    shop: shopKnowledge(ground, rules),
+    models: [...models].flatMap(([key, model]) => (named.has(key) ? [model] : [])),
+  };
 }

@@ -10,6 +10,7 @@ import { publishDraft } from './publishDraft';
 import { readDraft, type DraftView } from './readDraft';
 import { readDrafts } from './readDrafts';
 import { saveDraft } from './saveDraft';
+import { say } from '@/words/catalogue/core/library';
 
 let scratch: Scratch;
 beforeAll(async () => {
@@ -59,7 +60,7 @@ describe('a draft', () => {
     const { id } = await open({ from: 'model', modelId: phone.id });
     expect(await save(id, { ...phone, name: 'First' }, 1, 'Mirel')).toEqual({ ok: true, value: 2 });
     expect(await save(id, { ...phone, name: 'Second' }, 1)).toMatchObject({
-      refusal: { reason: 'draft-stale', facts: { by: 'Mirel' } },
+      refusal: { reason: 'draft-stale', values: { by: 'Mirel' } },
     });
     expect((await readDraft(scratch.db, id))?.document.name).toBe('First');
     expect(await publishDraft(scratch.db, id, 1, published)).toMatchObject({ refusal: { reason: 'draft-stale' } });
@@ -103,11 +104,10 @@ describe('publishing', () => {
     expect(await readDraft(scratch.db, id)).toBeUndefined();
     const page = await readModelPage(scratch.db, phone.id);
     expect(page?.versions.map(({ version }) => version)).toEqual([phone.version + 1, phone.version]);
-    expect(page?.versions[0]).toMatchObject({
-      note: 'longer strip',
-      publishedBy: 'Sunniva',
-      differences: [{ about: 'operation Pull the battery strip', says: 'minutes: 0.6, 1, 2.5 → 1, 2, 4' }],
-    });
+    expect(page?.versions[0]).toMatchObject({ note: 'longer strip', publishedBy: 'Sunniva' });
+    expect(page?.versions[0]?.differences.map(({ about, says }) => [say(about), say(says)])).toEqual([
+      ['step “Pull the battery strip”', 'minutes: 0.6, 1, 2.5 → 1, 2, 4'],
+    ]);
     expect((await readModelPage(scratch.db, phone.id, phone.version))?.model).toEqual(phone);
   });
 

@@ -1,3 +1,5 @@
+import * as words from '@/words/catalogue/models';
+import { say } from '@/words/catalogue/core/checks';
 import type { Knex } from 'knex';
 import type { Model } from '@/core/procedure/model';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
@@ -32,8 +34,8 @@ export async function publishDraft(
         return refuse('model-invalid', {
           count: faults.length,
           place: first?.place ?? '',
-          says: first?.says ?? '',
-          mend: first?.mend ?? '',
+          says: first ? say(first.says) : '',
+          mend: first ? say(first.mend) : '',
         });
       }
       await insertModel(trx, read.model, publication);
@@ -41,7 +43,7 @@ export async function publishDraft(
       return accept(read.model);
     });
   } catch (error) {
-    if (isDuplicate(error)) return refuse('code-taken', { code: 'this version' });
+    if (isDuplicate(error)) return refuse('code-taken', { code: words.thisVersion() });
     throw error;
   }
 }

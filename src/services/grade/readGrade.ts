@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Part } from '@/core/bench/entities';
+import type { Part } from '@/core/entities/entities';
 import { partKinds, type PartKind } from '@/data/models/partKinds';
 import { partsAt } from '@/data/parts/partRepository';
 import { tagsOfUnits } from '@/data/units/unitRepository';

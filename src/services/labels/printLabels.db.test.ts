@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { EventType, Payloads } from '@/core/bench/events';
+import { wordedFact } from '@/core/shop/makeFact';
+import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Person } from '@/core/people/roles';
-import { recordEvent } from '@/services/events/recordEvent';
+import { recordFact } from '@/services/facts/recordFact';
 import { handset } from '../../../tests/support/models';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
 import { printLabels } from './printLabels';
@@ -17,13 +18,13 @@ beforeAll(async () => {
 });
 afterAll(() => scratch.drop());
 
-async function act<T extends EventType>(type: T, subjectId: string, payload: Payloads[T]): Promise<string> {
+async function act<T extends FactType>(type: T, subjectId: string, payload: Payloads[T]): Promise<string> {
   const id = randomUUID();
   const expects = type === 'undone' ? null : (versions.get(subjectId) ?? null);
-  const outcome = await recordEvent(
+  const outcome = await recordFact(
     scratch.db,
     imke,
-    { id, type, subjectId, expects, at: now.toISOString(), payload },
+    wordedFact<FactType>({ type, subjectId, payload }, { id, expects, at: now.toISOString() }),
     now,
   );
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
@@ -69,7 +70,7 @@ describe('the label printer', () => {
 
   test('a decision that is taken back takes its label away, unless it is printed already', async () => {
     const first = await decided();
-    await act('undone', first.unitId, { eventId: first.decision });
+    await act('undone', first.unitId, { factId: first.decision });
     expect((await readPrinter(scratch.db)).total).toBe(0);
     const second = await decided();
     const { jobs } = await readPrinter(scratch.db);
@@ -78,7 +79,7 @@ describe('the label printer', () => {
       jobs.map(({ id }) => id),
       now,
     );
-    await act('undone', second.unitId, { eventId: second.decision });
+    await act('undone', second.unitId, { factId: second.decision });
     const printed = await scratch.db('label_jobs').whereNotNull('printed_at').count({ n: '*' }).first();
     expect(Number((printed as { n: number }).n)).toBe(4);
   });

@@ -1,3 +1,5 @@
+import type { Part } from '@/core/entities/entities';
+import * as words from '@/words/catalogue/labels';
 import type { Knex } from 'knex';
 import { parseTag } from '@/core/shared/tags';
 import { findModel } from '@/data/models/modelRepository';
@@ -14,15 +16,25 @@ export async function readLabel(db: Knex, text: string): Promise<LabelContent | 
     if (!unit) return undefined;
     const model =
       unit.modelId && unit.modelVersion !== null ? await findModel(db, unit.modelId, unit.modelVersion) : undefined;
-    const fact = unit.saleGrade ? `grade ${unit.saleGrade} · ${unit.serial ?? ''}` : (unit.serial ?? 'serial not read');
-    return { tag: unit.tag, title: model ? `${model.maker} ${model.name}` : 'model not known', fact };
+    const serial = unit.serial ?? words.serialNotRead();
+    const fact = unit.saleGrade ? words.gradeAndSerial({ grade: unit.saleGrade, serial }) : serial;
+    return { tag: unit.tag, title: model ? `${model.maker} ${model.name}` : words.modelNotKnown(), fact };
   }
   if (parsed?.letter === 'P') {
     const part = await findPart(db, { tag: parsed.tag });
     if (!part) return undefined;
     const kind = (await partKinds(db))[`${part.modelId}/${part.partRef}`];
-    const fact = [part.grade && `grade ${part.grade}`, part.bin && `bin ${part.bin}`].filter(Boolean).join(' · ');
-    return { tag: part.tag, title: kind ? `${kind.modelName} ${kind.name}` : part.partRef, fact: fact || 'not graded' };
+    return {
+      tag: part.tag,
+      title: kind ? `${kind.modelName} ${kind.name}` : part.partRef,
+      fact: sayGradeAndBin(part),
+    };
   }
   return undefined;
+}
+
+function sayGradeAndBin({ grade, bin }: Pick<Part, 'grade' | 'bin'>): string {
+  if (grade && bin) return words.gradeAndBin({ grade, bin });
+  if (grade) return words.gradeOnly({ grade });
+  return bin ? words.binOnly({ bin }) : words.notGraded();
 }

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
-import type { Part, Unit } from '@/core/bench/entities';
-import { slotNeeds } from '@/core/bench/slots';
-import type { Model } from '@/core/procedure/model';
+import type { Part, Unit } from '@/core/entities/entities';
+import { slotNeeds } from '@/core/sale/slots';
+import { modelAmong, type Model } from '@/core/procedure/model';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { partsAssignedTo, shelfPartsOf } from '@/data/parts/partRepository';
 import { unitsAt } from '@/data/units/unitRepository';
@@ -19,7 +19,7 @@ export async function readMatch(db: Knex): Promise<MatchView> {
   const models = await modelsOfUnits(db, units);
   const classes = new Set(
     units.flatMap((unit) => {
-      const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
+      const model = modelAmong(models, unit);
       return model ? slotNeeds(model, unit).map(({ part }) => part.interchange) : [];
     }),
   );

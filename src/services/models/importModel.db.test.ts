@@ -33,11 +33,11 @@ describe('importing a model', () => {
       operations: phone.operations.map((operation, at) => (at === 2 ? { ...operation, face: 'moon' } : operation)),
     };
     expect(await take(broken)).toMatchObject({
-      refusal: { reason: 'model-invalid', facts: { place: 'operations[2] (tape-glass).face' } },
+      refusal: { reason: 'model-invalid', values: { place: 'operations[2] (tape-glass).face' } },
     });
     expect(await readModel(scratch.db, 'broken')).toBeUndefined();
     expect(await importModel(scratch.db, 'no json', published)).toMatchObject({
-      refusal: { reason: 'model-invalid', facts: { place: 'document' } },
+      refusal: { reason: 'model-invalid', values: { place: 'document' } },
     });
   });
 });

@@ -1,3 +1,5 @@
+import * as words from '@/words/catalogue/models';
+import { say } from '@/words/catalogue/core/checks';
 import type { Knex } from 'knex';
 import type { Model } from '@/core/procedure/model';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
@@ -19,12 +21,14 @@ export async function importModel(db: Knex, text: string, publication: Publicati
     return refuse('model-invalid', {
       count: problems.length,
       place: first?.place ?? '',
-      says: first?.says ?? '',
-      mend: first?.mend ?? '',
+      says: first ? say(first.says) : '',
+      mend: first ? say(first.mend) : '',
     });
   }
   const newest = await newestVersion(db, model.id);
-  const taken = refuse('code-taken', { code: `${model.maker} ${model.name}, version ${model.version}` });
+  const taken = refuse('code-taken', {
+    code: words.modelVersionNamed({ maker: model.maker, name: model.name, version: model.version }),
+  });
   if (newest !== undefined && model.version <= newest) return taken;
   try {
     return await transaction(db, async (trx) => {

@@ -6,6 +6,7 @@ import { findModels } from './findModels';
 import { previewModel } from './previewModel';
 import { readComparison } from './readComparison';
 import { readModelPage } from './readModelPage';
+import { say } from '@/words/catalogue/core/library';
 
 let scratch: Scratch;
 beforeAll(async () => {
@@ -56,7 +57,9 @@ describe('a document that is looked at before it is taken', () => {
       name: 'Lantern 5s',
     });
     expect([model?.name, isPublishable, newest]).toEqual(['Lantern 5s', true, phone.version]);
-    expect(differences).toEqual([{ kind: 'changed', about: 'the model', says: 'name: “Lantern 5” → “Lantern 5s”' }]);
+    expect(differences.map(({ kind, about, says }) => [kind, say(about), say(says)])).toEqual([
+      ['changed', 'the model', 'name: “Lantern 5” → “Lantern 5s”'],
+    ]);
     expect((await readModelPage(scratch.db, phone.id))?.versions).toHaveLength(1);
   });
 

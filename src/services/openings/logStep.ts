@@ -19,5 +19,5 @@ export async function logStep(db: Knex, openingId: string, change: StepChange, a
     return accept(null);
   }
   const isLogged = await insertEntry(db, openingId, change.log, change.place, change.entry, at);
-  return isLogged ? accept(null) : refuse('stale', { tag: 'This log' });
+  return isLogged ? accept(null) : refuse('log-changed');
 }

@@ -57,7 +57,7 @@ describe('a first opening', () => {
     const id = await begin();
     await log(id, 1, entry('slide', 'door'));
     const second = entry('take', 'battery');
-    expect(await log(id, 1, second)).toMatchObject({ refusal: { reason: 'stale' } });
+    expect(await log(id, 1, second)).toMatchObject({ refusal: { reason: 'log-changed' } });
     await log(id, 2, second);
     await logStep(scratch.db, id, { does: 'take-back', entryId: second.id }, at);
     expect((await readOpening(scratch.db, id))?.logs[0]?.entries).toHaveLength(1);

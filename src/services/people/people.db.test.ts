@@ -28,13 +28,13 @@ describe('signing in', () => {
     const { id } = await addPerson(scratch.db, { name: 'Oskar V.', role: 'lead', pin: '2580' });
     const attempt = (pin: string, at = now) => signIn(scratch.db, { personId: id, pin, bench: 'desk' }, at);
     for (const left of [4, 3, 2, 1])
-      expect(await attempt('0000')).toMatchObject({ refusal: { reason: 'pin-wrong', facts: { left } } });
-    expect(await attempt('0000')).toMatchObject({ refusal: { reason: 'pin-locked', facts: { minutes: 5 } } });
+      expect(await attempt('0000')).toMatchObject({ refusal: { reason: 'pin-wrong', values: { left } } });
+    expect(await attempt('0000')).toMatchObject({ refusal: { reason: 'pin-locked', values: { minutes: 5 } } });
     expect(await attempt('2580', minutesLater(3))).toMatchObject({
-      refusal: { reason: 'pin-locked', facts: { minutes: 2 } },
+      refusal: { reason: 'pin-locked', values: { minutes: 2 } },
     });
     expect(await attempt('2580', minutesLater(6))).toMatchObject({ ok: true });
-    expect(await attempt('0000', minutesLater(7))).toMatchObject({ refusal: { facts: { left: 4 } } });
+    expect(await attempt('0000', minutesLater(7))).toMatchObject({ refusal: { values: { left: 4 } } });
   });
 
   test('many wrong tries at once do not slip past the count', async () => {

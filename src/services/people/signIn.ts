@@ -34,7 +34,7 @@ export async function signIn(
     return accept(
       after.lockedUntil
         ? locked(after.lockedUntil, now)
-        : { reason: 'pin-wrong', facts: { left: pinTries - after.failedCount } },
+        : { reason: 'pin-wrong', values: { left: pinTries - after.failedCount } },
     );
   });
   if (!checked.ok) return checked;
@@ -43,5 +43,5 @@ export async function signIn(
 
 const locked = (until: Date, now: Date): Refusal => ({
   reason: 'pin-locked',
-  facts: { minutes: Math.min(lockMinutes, Math.ceil((until.getTime() - now.getTime()) / 60_000)) },
+  values: { minutes: Math.min(lockMinutes, Math.ceil((until.getTime() - now.getTime()) / 60_000)) },
 });

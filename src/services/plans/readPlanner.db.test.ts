@@ -1,9 +1,9 @@
-import type { BenchEvent, RecordedEvent } from '@/core/bench/events';
+import type { Fact, RecordedFact } from '@/core/shop/facts';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { knowledgeOf } from '@/core/teardown/plan/knowledgeOf';
 import { planTeardown } from '@/core/teardown/plan/planTeardown';
 import { readStepId } from '@/core/teardown/sheet/sheetStep';
-import { eventsAfter } from '@/data/events/eventRepository';
+import { factsAfter } from '@/data/facts/factRepository';
 import { newestModels } from '@/data/models/modelRepository';
 import { resistanceCounts } from '@/data/yields/resistanceCounts';
 import { loadDemo } from '../../../scripts/demo/loadDemo';
@@ -12,12 +12,12 @@ import { readPlanner } from './readPlanner';
 
 let scratch: Scratch;
 const now = new Date('2026-11-25T12:00:00Z');
-let log: readonly RecordedEvent[];
+let log: readonly RecordedFact[];
 const lantern = 'oddkin-lantern-5';
 beforeAll(async () => {
   scratch = await scratchDatabase();
   await loadDemo(scratch.db, now);
-  log = await eventsAfter(scratch.db, 0, 100_000);
+  log = await factsAfter(scratch.db, 0, 100_000);
 }, 120_000);
 afterAll(() => scratch.drop());
 
@@ -79,7 +79,7 @@ describe('readPlanner', () => {
     );
     for (const { type, subjectId, payload } of log) {
       if (!units.has(subjectId) || (type !== 'step-done' && type !== 'step-resisted')) continue;
-      const { stepId, rung = 0 } = payload as BenchEvent<'step-resisted'>['payload'];
+      const { stepId, rung = 0 } = payload as Fact<'step-resisted'>['payload'];
       if (!stepId.startsWith('out:')) continue;
       const before = about.get(`${subjectId} ${stepId}`) ?? { rung: 0, isDone: false };
       about.set(`${subjectId} ${stepId}`, {
@@ -108,7 +108,7 @@ describe('readPlanner', () => {
     );
     const broken = log
       .filter(({ type }) => type === 'part-trouble')
-      .map(({ payload }) => payload as BenchEvent<'part-trouble'>['payload'])
+      .map(({ payload }) => payload as Fact<'part-trouble'>['payload'])
       .filter(({ state }) => state === 'broken-by-us');
     expect(broken.length).toBeGreaterThan(3);
     for (const { stepId, partRef } of broken) expect(atRisk).toContain(`${stepId} ${partRef}`);

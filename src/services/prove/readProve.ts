@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Part, Unit } from '@/core/bench/entities';
+import type { Part, Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { partsAssignedTo } from '@/data/parts/partRepository';

@@ -1,3 +1,5 @@
+import { currentRules } from '@/data/rules/houseRulesRepository';
+import { shopDay } from '@/core/shared/shopDay';
 import type { Knex } from 'knex';
 import { afterAnswer, type Recall } from '@/core/rehearsal/recall';
 import { accept, type Outcome } from '@/core/shared/outcome';
@@ -15,7 +17,8 @@ export const noteAnswers = (
     const known = new Map<string, Recall>(
       (await recallsOf(trx, about.personId, about.modelId, true)).map((recall) => [recall.item, recall]),
     );
-    const day = now.toISOString().slice(0, 10);
+    const { shop } = await currentRules(trx);
+    const day = shopDay(now.getTime(), shop.timeZone);
     for (const { item, isRight } of answers) known.set(item, afterAnswer(known.get(item), item, isRight, day));
     const touched = [...new Set(answers.map(({ item }) => item))];
     await saveRecalls(

@@ -1,5 +1,6 @@
 import type { Person } from '@/core/people/roles';
-import { refusedForCertificate } from '@/data/rehearsals/refusedForCertificate';
+import { refusedForRehearsal, rehearsalAsked } from '@/core/rehearsal/certified';
+import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
 import { TestBench } from '../../../tests/support/bench';
 import { handset } from '../../../tests/support/models';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
@@ -34,7 +35,7 @@ test('answers are remembered for the person and the model, and touch nothing els
   ]);
   expect((await readRehearsal(scratch.db, handset.id, oskar.id))?.recalls).toEqual([]);
   expect(await readRehearsal(scratch.db, 'no-such-model', imke.id)).toBeUndefined();
-  expect(await scratch.db('events')).toEqual([]);
+  expect(await scratch.db('facts')).toEqual([]);
 });
 
 test('two tabs at once lose no answer', async () => {
@@ -51,7 +52,7 @@ test('a step for certified people is refused to who has not rehearsed it, and ta
   const certified = handset.operations.find(({ needsCertificate }) => needsCertificate);
   const bench = new TestBench();
   bench.decided(handset, 'donor');
-  const event = (stepId: string) => ({
+  const fact = (stepId: string) => ({
     id: 'e',
     type: 'step-done' as const,
     subjectId: 'u',
@@ -61,12 +62,14 @@ test('a step for certified people is refused to who has not rehearsed it, and ta
   });
   const answers = ['order', 'tool'].map((skill) => ({ item: `${skill}:${certified?.id}`, isRight: true }));
   await noteAnswers(scratch.db, { personId: imke.id, modelId: handset.id }, answers, now);
-  const judge = (person: Person, stepId: string) =>
-    refusedForCertificate(scratch.db, bench.world, person, event(stepId));
+  const judge = async (person: Person, stepId: string) => {
+    const asked = rehearsalAsked(bench.world, fact(stepId));
+    return asked ? refusedForRehearsal(asked, await recallsOf(scratch.db, person.id, asked.model.id)) : undefined;
+  };
   expect(await judge(imke, `out:${certified?.id}`)).toBeUndefined();
   expect(await judge(oskar, `out:${certified?.id}`)).toMatchObject({
     ok: false,
-    refusal: { reason: 'rehearse-first', facts: { step: certified?.title } },
+    refusal: { reason: 'rehearse-first', values: { step: certified?.title } },
   });
   // Its way back, and what needs no certificate, is open to everybody.
   expect(await judge(oskar, `back:${certified?.id}`)).toBeUndefined();

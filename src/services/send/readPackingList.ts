@@ -1,32 +1,38 @@
+import { modelAmong } from '@/core/procedure/model';
+import { sayStatement } from '@/words/say/sayStatement';
+import { day } from '@/words/format';
+import { setShopWriting } from '@/words/shopWriting';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import type { Knex } from 'knex';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
-import { findSending } from '@/data/events/findSending';
+import { findSending } from '@/data/facts/findSending';
 import { unitsOfShipment } from '@/data/units/unitRepository';
 import type { PackingList } from '@/files/writePackingList';
 
 /** The packing list of a shipment, from its units and the facts that sent them. */
-export async function readPackingList(db: Knex, shipment: string, shopName: string): Promise<PackingList | undefined> {
+export async function readPackingList(db: Knex, shipment: string): Promise<PackingList | undefined> {
   const units = await unitsOfShipment(db, shipment);
   if (units.length === 0) return undefined;
-  const [models, sending] = await Promise.all([modelsOfUnits(db, units), findSending(db, shipment)]);
+  const [models, sending, { shop }] = await Promise.all([
+    modelsOfUnits(db, units),
+    findSending(db, shipment),
+    currentRules(db),
+  ]);
+  setShopWriting(shop);
   return {
     shipment,
-    from: shopName,
+    from: shop.name,
     recipient: sending?.recipient ?? '',
-    sentOn: sending?.sentOn ?? '',
+    sentOn: sending ? day(sending.sentAt) : '',
     lines: units.map((unit) => {
-      const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
+      const model = modelAmong(models, unit);
       const variant = model?.variants.find(({ id }) => id === unit.variant)?.name ?? '';
-      const opened = Object.keys(unit.fitted).length > 0;
-      const statement = opened
-        ? 'Data wiped. Opened for repair: not to be taken as proof against water.'
-        : 'Data wiped. Not opened here.';
       return {
         tag: unit.tag,
         what: model ? `${model.maker} ${model.name}, ${variant}` : '',
         serial: unit.serial ?? '',
         grade: unit.saleGrade ?? '',
-        statement,
+        statement: sayStatement(unit),
       };
     }),
   };

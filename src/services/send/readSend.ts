@@ -1,6 +1,8 @@
+import { modelAmong } from '@/core/procedure/model';
 import type { Knex } from 'knex';
-import type { Unit } from '@/core/bench/entities';
-import { priceOf } from '@/core/matching/rankForSlot';
+import type { Unit } from '@/core/entities/entities';
+import { salePrice } from '@/core/sale/predictSale';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { latestShipments, unitsAt } from '@/data/units/unitRepository';
 
@@ -19,9 +21,13 @@ export interface SendView {
 /** Units that may leave, and the latest shipments. */
 export async function readSend(db: Knex): Promise<SendView> {
   const units = await unitsAt(db, ['send']);
-  const [models, shipments] = await Promise.all([modelsOfUnits(db, units), latestShipments(db, 8)]);
+  const [models, shipments, rules] = await Promise.all([
+    modelsOfUnits(db, units),
+    latestShipments(db, 8),
+    currentRules(db),
+  ]);
   const ready = units.flatMap((unit): ReadyUnit[] => {
-    const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
+    const model = modelAmong(models, unit);
     if (!model || !unit.saleGrade) return [];
     const variantName = model.variants.find(({ id }) => id === unit.variant)?.name ?? '';
     return [
@@ -29,7 +35,7 @@ export async function readSend(db: Knex): Promise<SendView> {
         unit,
         modelName: `${model.maker} ${model.name}`,
         variantName,
-        priceCents: priceOf(model, unit.variant, unit.saleGrade),
+        priceCents: salePrice(model, unit, unit.saleGrade, rules),
       },
     ];
   });

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Part } from '@/core/bench/entities';
+import type { Part } from '@/core/entities/entities';
 import { suggestBin } from '@/core/shelf/suggestBin';
 import { partKinds, type PartKind } from '@/data/models/partKinds';
 import { binContents, listBins, partsAt, searchShelf } from '@/data/parts/partRepository';

@@ -1,7 +1,9 @@
+import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { withNames, type Named } from '@/core/shop/namedIn';
 import type { Knex } from 'knex';
-import type { Part, Unit } from '@/core/bench/entities';
+import type { Part, Unit } from '@/core/entities/entities';
 import { parseTag } from '@/core/shared/tags';
-import { latestFacts, type Fact } from '@/data/events/latestFacts';
+import { latestFacts, type ListedFact } from '@/data/facts/latestFacts';
 import { partKinds } from '@/data/models/partKinds';
 import { findModel } from '@/data/models/modelRepository';
 import { findParcel } from '@/data/parcels/parcelRepository';
@@ -12,17 +14,17 @@ export type ThingView =
   | {
       readonly kind: 'unit';
       readonly unit: Unit;
-      readonly modelName: string;
+      readonly modelName: string | null;
       readonly parcelCode: string;
       readonly parts: readonly Part[];
-      readonly facts: readonly Fact[];
+      readonly facts: readonly Named<ListedFact>[];
     }
   | {
       readonly kind: 'part';
       readonly part: Part;
       readonly name: string;
       readonly unitTag: string;
-      readonly facts: readonly Fact[];
+      readonly facts: readonly Named<ListedFact>[];
     }
   | { readonly kind: 'shipment'; readonly shipment: string; readonly units: readonly Unit[] };
 
@@ -50,10 +52,10 @@ async function readUnit(db: Knex, tag: string): Promise<ThingView | undefined> {
   return {
     kind: 'unit',
     unit,
-    modelName: model ? `${model.maker} ${model.name}` : 'no model yet',
+    modelName: model ? `${model.maker} ${model.name}` : null,
     parcelCode: parcel?.code ?? '',
     parts,
-    facts,
+    facts: withNames(facts, await modelsOfUnits(db, facts)),
   };
 }
 
@@ -71,6 +73,6 @@ async function readPart(db: Knex, tag: string): Promise<ThingView | undefined> {
     part,
     name: kind ? `${kind.modelName} ${kind.name}` : part.partRef,
     unitTag: unit?.tag ?? '',
-    facts,
+    facts: withNames(facts, await modelsOfUnits(db, facts)),
   };
 }

@@ -1,9 +1,11 @@
+import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { withNames, type Named } from '@/core/shop/namedIn';
 import type { Knex } from 'knex';
-import type { Parcel, Unit } from '@/core/bench/entities';
-import type { UnitStage } from '@/core/bench/stages';
+import type { Parcel, Unit } from '@/core/entities/entities';
+import type { UnitStage } from '@/core/entities/stages';
 import { planToday, type Job } from '@/core/flow/planToday';
-import { latestFacts, type Fact } from '@/data/events/latestFacts';
-import { waitingAtKnots } from '@/data/flow/waitingAtKnots';
+import { latestFacts, type ListedFact } from '@/data/facts/latestFacts';
+import { waitingAtStages } from '@/data/flow/waitingAtStages';
 import { newestModels } from '@/data/models/modelRepository';
 import { listParcels, stageCounts } from '@/data/parcels/parcelRepository';
 import { shelfStock } from '@/data/parts/partRepository';
@@ -18,7 +20,7 @@ export interface ParcelProgress {
 export interface TodayView {
   readonly jobs: readonly Job[];
   readonly parcels: readonly ParcelProgress[];
-  readonly facts: readonly Fact[];
+  readonly facts: readonly Named<ListedFact>[];
 }
 
 const working: readonly UnitStage[] = ['teardown', 'match', 'rebuild', 'prove', 'send'];
@@ -28,7 +30,7 @@ export async function readToday(db: Knex): Promise<TodayView> {
   const [units, models, waiting, shelf, parcels, counts, facts] = await Promise.all([
     unitsAt(db, working),
     newestModels(db),
-    waitingAtKnots(db),
+    waitingAtStages(db),
     shelfStock(db),
     listParcels(db),
     stageCounts(db),
@@ -41,6 +43,6 @@ export async function readToday(db: Knex): Promise<TodayView> {
       const tagged = stages.reduce((sum, { count }) => sum + count, 0);
       return { parcel, stages, untagged: Math.max(0, parcel.lineCount - tagged) };
     }),
-    facts,
+    facts: withNames(facts, await modelsOfUnits(db, facts)),
   };
 }

@@ -1,9 +1,11 @@
+import * as words from '@/words/catalogue/triage';
+import { modelAmong } from '@/core/procedure/model';
 import type { Knex } from 'knex';
-import { startingHouseRules } from '@/core/shared/houseRules';
 import { actualMoney } from '@/core/triage/actualMoney';
 import { scoreProposals, type ProposalScore } from '@/core/triage/scoreProposals';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { partsById, partsFreedFrom } from '@/data/parts/partRepository';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import { marketNow } from '@/data/plans/planGround';
 import { decisions } from '@/data/triage/decisions';
 import { unitsById } from '@/data/units/unitRepository';
@@ -16,9 +18,10 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
   const rows = await decisions(db, lookedAt);
   const ids = rows.map(({ unitId }) => unitId);
   const [units, freed] = await Promise.all([unitsById(db, ids), partsFreedFrom(db, ids)]);
-  const [models, market, fitted] = await Promise.all([
+  const [models, market, rules, fitted] = await Promise.all([
     modelsOfUnits(db, units),
     marketNow(db, now),
+    currentRules(db),
     partsById(
       db,
       units.flatMap((unit) => Object.values(unit.fitted)),
@@ -27,19 +30,17 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
   return scoreProposals(
     rows.flatMap(({ unitId, payload, seconds }) => {
       const unit = units.find(({ id }) => id === unitId);
-      const model = models.find(({ id, version }) => id === unit?.modelId && version === unit?.modelVersion);
+      const model = modelAmong(models, unit);
       if (!unit) return [];
       const own = freed.filter((part) => part.unitId === unitId);
       return [
         {
           tag: unit.tag,
-          name: model?.name ?? 'not known',
+          name: model?.name ?? words.modelNotKnown(),
           proposed: payload.proposed,
           chosen: payload.disposition,
           weighed: payload.weighed ?? [],
-          actualCents: model
-            ? actualMoney({ unit, model, freed: own, fitted, seconds }, market, startingHouseRules)
-            : null,
+          actualCents: model ? actualMoney({ unit, model, freed: own, fitted, seconds }, market, rules) : null,
         },
       ];
     }),

@@ -1,15 +1,17 @@
 import type { Knex } from 'knex';
-import type { ParcelLine, Unit } from '@/core/bench/entities';
+import type { ParcelLine, Unit } from '@/core/entities/entities';
 import { plainSerial } from '@/core/shared/serials';
 import { identityOf, type ModelIdentity } from '@/core/procedure/identity';
 import type { Model } from '@/core/procedure/model';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
+import { shopKnowledge } from '@/core/triage/shopKnowledge';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { linesOfUnits } from '@/data/parcels/parcelRepository';
 import { holdsOfOthers } from '@/data/triage/holds';
 import { reportedLost } from '@/data/triage/lostSerials';
-import { triageKnowledge } from '@/data/triage/triageKnowledge';
+import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import { sentWithSerial, unitsAt } from '@/data/units/unitRepository';
 
 export interface TriageView {
@@ -21,7 +23,7 @@ export interface TriageView {
   /** Documents of what is identified already, and of what the lists promise. */
   readonly models: readonly Model[];
   readonly knowledge: ShopKnowledge;
-  /** Tags under which serials of these units left the house before, by serial. */
+  /** Tags under which serials of these units left the shop before, by serial. */
   readonly returns: Readonly<Record<string, string>>;
   /** Serials of these units that were reported lost, with the day. */
   readonly lost: Readonly<Record<string, string>>;
@@ -31,11 +33,12 @@ export interface TriageView {
 
 /** Units that wait for a decision, and what is known to decide by. */
 export async function readTriage(db: Knex, personId: string, now: Date): Promise<TriageView> {
-  const [units, library, held, knowledge] = await Promise.all([
+  const [units, library, held, ground, rules] = await Promise.all([
     unitsAt(db, ['triage']),
     newestModels(db),
     holdsOfOthers(db, personId, now),
-    triageKnowledge(db, now),
+    knowledgeGround(db, now),
+    currentRules(db),
   ]);
   const lines = await linesOfUnits(db, units);
   const promised = new Set(Object.values(lines).map(({ maker, model }) => `${maker} ${model}`));
@@ -49,7 +52,7 @@ export async function readTriage(db: Knex, personId: string, now: Date): Promise
     units,
     identities: library.map(identityOf),
     models: [...new Set([...identified, ...library.filter(({ maker, name }) => promised.has(`${maker} ${name}`))])],
-    knowledge,
+    knowledge: shopKnowledge(ground, rules),
     held,
     returns,
     lost,

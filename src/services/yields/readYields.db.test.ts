@@ -1,10 +1,10 @@
 import { parse } from 'csv-parse/sync';
 import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
 import { loadDemo } from '../../../scripts/demo/loadDemo';
-import { exportFacts } from '@/services/events/exportFacts';
-import { compareWithLog } from '@/services/events/compareWithLog';
+import { exportFacts } from '@/services/facts/exportFacts';
+import { compareWithLog } from '@/services/facts/compareWithLog';
 import { readToday } from '@/services/today/readToday';
-import { readString } from '@/services/string/readString';
+import { readLine } from '@/services/line/readLine';
 import { readYields } from './readYields';
 
 let scratch: Scratch;
@@ -98,8 +98,8 @@ describe('the demo workshop', () => {
     expect(defects.at(-1)?.cumulativeShare).toBeCloseTo(1, 12);
   });
 
-  test('its parcel has 24 units and something lies at every knot of the string', async () => {
-    const { states, tight } = await readString(scratch.db, now);
+  test('its parcel has 24 units and something lies at every stage of the line', async () => {
+    const { states, tight } = await readLine(scratch.db, now);
     expect(states.filter(({ count }) => count === 0)).toEqual([]);
     expect(tight).not.toBeNull();
     const { parcels, jobs } = await readToday(scratch.db);

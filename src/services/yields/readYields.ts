@@ -1,3 +1,5 @@
+import { currentRules } from '@/data/rules/houseRulesRepository';
+import type { Message } from '@/core/shared/message';
 import type { Knex } from 'knex';
 import { harvestYields, type HarvestYield } from '@/core/yields/harvestYield';
 import { pareto, type ParetoBar } from '@/core/yields/pareto';
@@ -15,7 +17,7 @@ export interface YieldsView {
   readonly yields: readonly NamedYield[];
   readonly defects: readonly ParetoBar<DefectCount & { readonly partName: string }>[];
   readonly days: readonly DayCount[];
-  readonly headline: string;
+  readonly headline: Message<'yields'>;
 }
 
 const chartDays = 30;
@@ -23,10 +25,11 @@ const chartDays = 30;
 /** Where parts are lost, to what, and how many units were finished: all counted from the log. */
 export async function readYields(db: Knex, now: Date): Promise<YieldsView> {
   const since = new Date(now.getTime() - chartDays * 24 * 3600 * 1000);
+  const { shop } = await currentRules(db);
   const [outcomes, defects, days, kinds] = await Promise.all([
     outcomeCounts(db),
     defectCounts(db),
-    finishedPerDay(db, since),
+    finishedPerDay(db, since, shop.timeZone),
     partKinds(db),
   ]);
   const nameOf = (modelId: string, partRef: string) => {

@@ -1,10 +1,12 @@
 'use client';
+import { capital } from '@/words/format';
+import { say as sayApart } from '@/words/catalogue/core/apart';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { apartRules } from '@/core/bench/apart';
-import type { Unit, UnitPhoto } from '@/core/bench/entities';
-import { apartPlaces, type ApartPlace } from '@/core/bench/stages';
+import { apartRules } from '@/core/shop/apart';
+import type { Unit, UnitPhoto } from '@/core/entities/entities';
+import { apartPlaces, type ApartPlace } from '@/core/entities/stages';
 import type { Person } from '@/core/people/roles';
 import type { ApartView } from '@/services/apart/readApart';
 import { Caution } from '@/ui/base/Caution';
@@ -18,10 +20,10 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { PhotoStrip } from '@/ui/photos/PhotoStrip';
 import { TakePhoto } from '@/ui/photos/TakePhoto';
-import { capital, startCount } from '@/ui/words/amounts';
 import { ReportLost } from './ReportLost';
 import { SafetySteps } from './SafetySteps';
-import { apartNames, letGoNames } from '@/ui/words/names';
+import { apartNames, letGoNames } from '@/words/say/names';
+import * as words from '@/words/catalogue/apart';
 
 /** What is kept apart, what must be done with it, and by whose word it may leave. */
 export function ApartScreen({ view, person }: { readonly view: ApartView; readonly person: Person }) {
@@ -37,10 +39,10 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }} minH="calc(100vh - 84px)">
       <Box p="24px 28px">
         <Headline
-          lead="Hazard first, then what may belong to somebody else, then what nobody knows."
-          aside={<KeyButton keyName="Escape" label="Triage" onPress={() => router.push('/triage')} />}
+          lead={words.hazardsFirstThenUnitsThat()}
+          aside={<KeyButton keyName="Escape" label={words.triage()} onPress={() => router.push('/triage')} />}
         >
-          {sorted.length === 0 ? 'Nothing is kept apart' : `${startCount(sorted.length, 'unit')} kept apart`}
+          {sorted.length === 0 ? words.nothingKeptApart() : words.noUnitsKeptApart({ sorted: sorted.length })}
         </Headline>
         <Box display="grid" gap="24px">
           {apartPlaces.map((place) => (
@@ -55,12 +57,12 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
           ))}
         </Box>
         <Box mt="20px">
-          <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />{' '}
+          <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />{' '}
           {unit?.apartPlace === 'unknown-model' && (
-            <KeyButton keyName="o" label="First opening" onPress={() => router.push('/models')} />
+            <KeyButton keyName="o" label={words.firstOpening()} onPress={() => router.push('/models')} />
           )}{' '}
           {person.role === 'lead' && (
-            <KeyButton keyName="n" label="Report serials lost" onPress={() => setReporting(true)} />
+            <KeyButton keyName="n" label={words.reportLostSerials()} onPress={() => setReporting(true)} />
           )}
         </Box>
       </Box>
@@ -102,7 +104,7 @@ function Place({
             onClick={() => onChoose(unit.id)}
           >
             <Tag code={unit.tag} href={`/t/${unit.tag}`} />
-            <Box flex="1">{names[unit.id] ?? 'model not known'}</Box>
+            <Box flex="1">{names[unit.id] ?? words.unknownModel()}</Box>
             <Box textStyle="note" fontFamily="mono">
               {unit.serial ?? ''}
             </Box>
@@ -129,19 +131,19 @@ function OneApart({
   const isReady = steps.every((_, at) => done.includes(at));
   return (
     <SidePanel>
-      <Section title={`${unit.tag}: first`} note={`${done.length} of ${steps.length}`}>
+      <Section title={words.first({ tag: unit.tag })} note={words.of({ done: done.length, steps: steps.length })}>
         <Box pt="10px">
-          <SafetySteps steps={steps} done={done} onDone={setDone} />
+          <SafetySteps steps={steps.map(sayApart)} done={done} onDone={setDone} />
         </Box>
       </Section>
-      <Caution tone={unit.apartPlace === 'hazard' ? 'danger' : 'waiting'} what="Before anything else.">
-        {note}
+      <Caution tone={unit.apartPlace === 'hazard' ? 'danger' : 'waiting'} what={words.beforeAnythingElse()}>
+        {sayApart(note)}
       </Caution>
       <Box display="flex" gap="8px" flexWrap="wrap">
         <TakePhoto unit={unit} about={undefined} onTaken={onPhoto} />
         <PhotoStrip unit={unit} />
       </Box>
-      <Section title="Then it may leave" note={isLead ? 'by your word' : 'by a lead’s word'}>
+      <Section title={words.afterThatMayLeave()} note={words.youMayDecide({ isLead: isLead ? 'yes' : 'no' })}>
         <Box display="grid" gap="8px" pt="10px">
           {letsGo.map((because, at) => (
             <KeyButton

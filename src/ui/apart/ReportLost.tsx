@@ -1,12 +1,12 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
 import { Dialog } from '@/ui/base/Dialog';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
-import { sayCount } from '@/ui/words/amounts';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/apart';
 
 const Lines = chakra('textarea', {
   base: {
@@ -29,28 +29,19 @@ export function ReportLost({ onClose }: { readonly onClose: () => void }) {
   const [said, setSaid] = useState<string | null>(null);
   const serials = typed.split(/[\n,;]+/).flatMap((line) => (line.trim() === '' ? [] : [line.trim()]));
   const take = async () => {
-    try {
-      const response = await fetch('/api/lost-serials', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ serials }),
-      });
-      const answer = (await response.json()) as { fresh?: number; known?: number; refusal?: Refusal };
-      if (answer.refusal) return setSaid(sayRefusal(answer.refusal));
-      setSaid(`${sayCount(answer.fresh ?? 0, 'serial')} noted, ${answer.known ?? 0} known already.`);
-      setTyped('');
-    } catch {
-      setSaid(sayRefusal({ reason: 'server-away', facts: {} }));
-    }
+    const outcome = await send<{ fresh: number; known: number }>('POST', '/api/lost-serials', { serials });
+    if (!outcome.ok) return setSaid(sayRefusal(outcome.refusal));
+    setSaid(words.serialAddedAlreadyKnown(outcome.value));
+    setTyped('');
   };
   return (
     <KeyLayer>
-      <Dialog title="Reported lost" onClose={onClose}>
+      <Dialog title={words.reportedLost()} onClose={onClose}>
         <Box textStyle="note" mb="8px">
-          One serial a line. Units that carry one are kept apart until their owner is found.
+          {words.oneSerialPerLineUnits()}
         </Box>
         <Lines
-          aria-label="Serials reported lost"
+          aria-label={words.serialsReportedLost()}
           value={typed}
           onChange={(event) => setTyped(event.currentTarget.value)}
           autoFocus
@@ -59,7 +50,7 @@ export function ReportLost({ onClose }: { readonly onClose: () => void }) {
           {said}
         </Box>
         <Button look="action" size="wide" w="100%" disabled={serials.length === 0} onClick={() => void take()}>
-          Note {sayCount(serials.length, 'serial')}
+          {words.addSerial({ serials: serials.length })}
         </Button>
       </Dialog>
     </KeyLayer>

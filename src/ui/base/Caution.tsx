@@ -3,10 +3,11 @@ import { Box, chakra } from '@chakra-ui/react';
 import { CircleCheck, Hourglass, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { cautionRecipe } from '@/ui/theme/recipes/caution';
+import * as texts from '@/words/catalogue/base';
 
 const Bar = chakra('div', cautionRecipe);
 const symbols = { danger: TriangleAlert, waiting: Hourglass, sound: CircleCheck } as const;
-const words = { danger: 'Caution', waiting: 'Waiting', sound: 'Good' } as const;
+const words = { danger: texts.caution(), waiting: texts.waiting(), sound: texts.good() } as const;
 
 /** What can happen, then what to do; with its symbol and the word for those who cannot see it. */
 export function Caution({

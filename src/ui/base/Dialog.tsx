@@ -2,6 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { KeyCap } from './KeyCap';
+import * as words from '@/words/catalogue/base';
 
 const Frame = chakra('dialog', {
   base: {
@@ -47,7 +48,7 @@ export function Dialog({
           {title}
         </Box>
         <Box textStyle="caption" color="inkMuted" display="flex" gap="6px" alignItems="center">
-          <KeyCap name="Escape" /> closes
+          <KeyCap name="Escape" /> {words.closes()}
         </Box>
       </Box>
       {children}

@@ -3,6 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { punches } from '@/core/grading/gradePart';
 import type { Grade } from '@/core/shared/grades';
 import { punchRecipe } from '@/ui/theme/recipes/punch';
+import * as words from '@/words/catalogue/base';
 
 const Hole = chakra('span', punchRecipe);
 
@@ -13,7 +14,7 @@ export function Punches({ grade, size = 'small' }: { readonly grade: Grade; read
     <Box
       as="span"
       role="img"
-      aria-label={`grade ${grade}`}
+      aria-label={words.grade({ grade })}
       display="inline-flex"
       alignItems="center"
       gap="3px"

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import type { BenchProps } from './benchProps';
+import * as words from '@/words/catalogue/bench';
 
 /** Which unit, for what, how far and how long; who and where. */
 export function BenchHeader({
@@ -13,10 +14,13 @@ export function BenchHeader({
   children,
   progress,
   onLeave,
+  aim,
 }: Pick<BenchProps, 'unit' | 'model' | 'person'> & {
   readonly children: ReactNode;
   readonly progress?: ReactNode;
   readonly onLeave?: () => void;
+  /** What may be cut off in a narrow window. */
+  readonly aim?: string;
 }) {
   return (
     <Box
@@ -30,15 +34,19 @@ export function BenchHeader({
       px="20px"
       h="60px"
     >
-      <Tag code={unit.tag} fact={`${model.maker} ${model.name} · rev ${unit.revision}`} href={`/t/${unit.tag}`} />
-      <Box flex="1" minW="0" color="inkMuted" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
+      <Tag
+        code={unit.tag}
+        fact={words.rev({ maker: model.maker, name: model.name, revision: unit.revision })}
+        href={`/t/${unit.tag}`}
+      />
+      <Box flex="1" minW="0" color="inkMuted" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" title={aim}>
         {children}
       </Box>
       {progress}
       <Box color="inkMuted" whiteSpace="nowrap">
         {person.bench.replace('-', ' ')} · <strong>{person.name}</strong>
       </Box>
-      {onLeave && <KeyButton keyName="Escape" label="Leave" size="small" onPress={onLeave} />}
+      {onLeave && <KeyButton keyName="Escape" label={words.leave()} size="small" onPress={onLeave} />}
     </Box>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import * as words from '@/words/catalogue/bench';
 
 /** What the bench can be told, and then asks more about. */
 export type Question = 'part' | 'resists' | 'found' | 'screw' | 'otherwise';
@@ -40,7 +41,7 @@ export function BenchKeys({
   return (
     <Box
       as="nav"
-      aria-label="What can be done"
+      aria-label={words.actions()}
       bg="sheet"
       borderTopWidth="1px"
       borderColor="rule"
@@ -51,13 +52,13 @@ export function BenchKeys({
     >
       {isHalted ? (
         <Box flex="2" px="10px" fontWeight="700" color="danger">
-          Stopped
+          {words.stopped()}
         </Box>
       ) : atGate ? (
         <>
           <KeyButton
             keyName=" "
-            label="It passes, go on"
+            label={words.passedContinue()}
             look="action"
             size="wide"
             flex="2"
@@ -67,7 +68,7 @@ export function BenchKeys({
           />
           <KeyButton
             keyName="n"
-            label="It fails"
+            label={words.failed()}
             look="danger"
             size="bench"
             flex="1"
@@ -77,7 +78,7 @@ export function BenchKeys({
       ) : (
         <KeyButton
           keyName=" "
-          label={pedal?.label ?? (isEarly ? 'Done early' : 'Done, next')}
+          label={pedal?.label ?? words.doneEarly({ isEarly: isEarly ? 'yes' : 'no' })}
           look={isEarly ? 'outline' : 'action'}
           size="wide"
           flex="2"
@@ -87,10 +88,10 @@ export function BenchKeys({
           data-testid="done"
         />
       )}
-      {canDoUntimed && <KeyButton keyName="d" label="Done" size="bench" flex="1" onPress={on.onDone} />}
+      {canDoUntimed && <KeyButton keyName="d" label={words.done()} size="bench" flex="1" onPress={on.onDone} />}
       <KeyButton
         keyName="r"
-        label="It resists"
+        label={words.wontComeLoose()}
         size="bench"
         flex="1"
         isEnabled={canResist && !isHalted}
@@ -98,17 +99,17 @@ export function BenchKeys({
       />
       <KeyButton
         keyName="b"
-        label="Broke, missing"
+        label={words.brokenMissing()}
         look="danger"
         size="bench"
         flex="1"
         isEnabled={hasParts}
         onPress={() => on.onAsk('part')}
       />
-      <KeyButton keyName="g" label="Found" size="bench" flex="1" onPress={() => on.onAsk('found')} />
+      <KeyButton keyName="g" label={words.found()} size="bench" flex="1" onPress={() => on.onAsk('found')} />
       <KeyButton
         keyName="s"
-        label="Screw"
+        label={words.screw()}
         size="bench"
         flex="1"
         isEnabled={!isHalted}
@@ -116,15 +117,15 @@ export function BenchKeys({
       />
       <KeyButton
         keyName="o"
-        label="Otherwise"
+        label={words.other()}
         size="bench"
         flex="1"
         isEnabled={!isHalted}
         onPress={() => on.onAsk('otherwise')}
       />
-      <KeyButton keyName="t" label="Break" size="bench" flex="1" onPress={on.onBreak} />
-      <KeyButton keyName="u" label="Take back" size="bench" flex="1" onPress={on.onTakeBack} />
-      {isTeardown && <KeyButton keyName="h" label="Stop here" size="bench" flex="1" onPress={on.onStop} />}
+      <KeyButton keyName="t" label={words.breakWord()} size="bench" flex="1" onPress={on.onBreak} />
+      <KeyButton keyName="u" label={words.undo()} size="bench" flex="1" onPress={on.onTakeBack} />
+      {isTeardown && <KeyButton keyName="h" label={words.stopHere()} size="bench" flex="1" onPress={on.onStop} />}
     </Box>
   );
 }

@@ -1,8 +1,10 @@
 'use client';
+import * as counts from '@/words/catalogue/counts';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { Box, chakra } from '@chakra-ui/react';
-import type { SheetState } from '@/core/bench/entities';
-import { screwLedger } from '@/core/bench/screwLedger';
-import { trayNow } from '@/core/bench/trayNow';
+import type { SheetState } from '@/core/entities/entities';
+import { screwLedger } from '@/core/sheet/screwLedger';
+import { trayNow } from '@/core/sheet/trayNow';
 import { screwName } from '@/core/screws/screwGroups';
 import type { ReactNode } from 'react';
 import type { Cup } from '@/core/screws/placeScrews';
@@ -14,10 +16,10 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { cupRecipe } from '@/ui/theme/recipes/cup';
 import { TimerList } from '@/ui/timers/TimerList';
 import { useTimers } from '@/ui/timers/TimersProvider';
-import { sayCount } from '@/ui/words/amounts';
-import { partStateNames, screwTroubleNames } from '@/ui/words/names';
+import { partStateNames, screwTroubleNames } from '@/words/say/names';
 import type { BenchProps } from './benchProps';
 import { holders } from './sheetWords';
+import * as words from '@/words/catalogue/bench';
 
 const CupBox = chakra('li', cupRecipe);
 
@@ -59,11 +61,13 @@ export function BenchSide({
       flexDirection="column"
       gap="20px"
       tabIndex={0}
-      aria-label="Tray and parts"
+      aria-label={words.trayAndParts()}
     >
       <Section
-        title={step.cups.length === 0 ? `${holders[sheet.keeping]}: none in this step` : holders[sheet.keeping]}
-        note={`${ledger.out} out · ${ledger.returned} in`}
+        title={
+          step.cups.length === 0 ? words.noneInThisStep({ keeping: holders[sheet.keeping] }) : holders[sheet.keeping]
+        }
+        note={words.outIn({ out: ledger.out, returned: ledger.returned })}
       >
         <Box as="ul" display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="6px" pt="10px">
           {sheet.cups.map((cup) => (
@@ -77,26 +81,26 @@ export function BenchSide({
         </Box>
         {sheet.cups.length > 0 && (
           <Box pt="8px">
-            <KeyButton keyName="l" label="A screw left over: where from?" size="small" onPress={onStray} />
+            <KeyButton keyName="l" label={words.whereDoesLeftOverScrew()} size="small" onPress={onStray} />
           </Box>
         )}
         {sheet.cups.length === 0 && (
           <Box textStyle="note" color="inkMuted" pt="8px">
-            No screws on this sheet.
+            {words.noScrewsOnThisSheet()}
           </Box>
         )}
       </Section>
       {children}
       {others.length > 0 && (
-        <Section title="Waiting" note="on fixtures">
+        <Section title={words.waiting()} note={words.onFixtures()}>
           <TimerList timers={others} />
         </Section>
       )}
       {(spoilt.length > 0 || debts.length > 0) && (
-        <Section title="Owed on the way back" note={sayCount(spoilt.length + debts.length, 'thing')}>
+        <Section title={words.owedOnRebuild()} note={counts.things({ count: spoilt.length + debts.length })}>
           {debts.map(({ id, title, minutes }) => (
             <Box key={id} py="6px" ps="10px" mt="8px" borderInlineStartWidth="4px" borderColor="twine" textStyle="note">
-              {title.replace('Owed: ', '')}, {minutes.likely} min
+              {words.min({ owed: saySheet(title), likely: minutes.likely })}
             </Box>
           ))}
           {spoilt.map((trouble, index) => (
@@ -109,15 +113,18 @@ export function BenchSide({
               borderColor="twine"
               textStyle="note"
             >
-              {trouble.count} screw {screwTroubleNames[trouble.kind]}: lay a fresh one beside its cup
+              {words.screwPutNewOneBeside({ count: trouble.count, kind: screwTroubleNames[trouble.kind] })}
             </Box>
           ))}
         </Section>
       )}
-      <Section title="Freed from this unit" note={freed.length > 0 ? `${sound} of ${freed.length} sound` : undefined}>
+      <Section
+        title={words.partsFromThisUnit()}
+        note={freed.length > 0 ? words.ofOk({ sound, freed: freed.length }) : undefined}
+      >
         {freed.length === 0 && (
           <Box textStyle="note" color="inkMuted" pt="8px">
-            Nothing yet.
+            {words.nothingYet()}
           </Box>
         )}
         <Box as="ul" display="grid" gap="6px" pt="10px">

@@ -1,15 +1,18 @@
 'use client';
+import { say as sayApart } from '@/words/catalogue/core/apart';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { apartRules } from '@/core/bench/apart';
-import type { Unit } from '@/core/bench/entities';
+import { apartRules } from '@/core/shop/apart';
+import type { Unit } from '@/core/entities/entities';
 import type { Person } from '@/core/people/roles';
 import { Button } from '@/ui/base/Button';
 import { SafetySteps } from '@/ui/apart/SafetySteps';
 import { Caution } from '@/ui/base/Caution';
-import { Input } from '@/ui/base/Input';
+import { Field } from '@/ui/base/Field';
+import { Input, Select } from '@/ui/base/Input';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { authorise } from './authorise';
+import * as words from '@/words/catalogue/bench';
 
 interface HazardProps {
   readonly unit: Unit;
@@ -27,20 +30,20 @@ export function HazardPanel({ unit, person, leads, onCleared, onSetApart }: Haza
   return (
     <Box as="main" p="20px 26px" overflowY="auto" minW="0" tabIndex={0}>
       <Box as="h1" textStyle="instruction" aria-live="assertive">
-        Stop: the cell is swollen
+        {words.stopBatterySwollen()}
       </Box>
       <Box textStyle="lead" fontSize="19px" my="12px">
-        Nothing of this sheet goes on until it is safe and an authorised person says so.
+        {words.nothingContinuesUntilSafeAnd()}
       </Box>
-      <Caution what="It can burn.">{note}</Caution>
+      <Caution what={words.canBurn()}>{sayApart(note)}</Caution>
       <Box my="18px" maxW="720px">
-        <SafetySteps steps={steps} done={done} onDone={setDone} size="bench" />
+        <SafetySteps steps={steps.map(sayApart)} done={done} onDone={setDone} size="bench" />
       </Box>
       <Box display="grid" gap="12px" maxW="720px">
         {person.role === 'lead' ? (
           <KeyButton
             keyName=" "
-            label="It is safe: go on with the sheet"
+            label={words.safeContinueSheet()}
             look="action"
             size="wide"
             isEnabled={isReady}
@@ -51,7 +54,7 @@ export function HazardPanel({ unit, person, leads, onCleared, onSetApart }: Haza
         )}
         <KeyButton
           keyName="q"
-          label={`It is hot, smells or is punctured: ${unit.tag} to the fire-safe place`}
+          label={words.hotSmellingOrPuncturedTake({ tag: unit.tag })}
           look="danger"
           size="bench"
           onPress={onSetApart}
@@ -83,26 +86,16 @@ function Authorised({
       }}
     >
       <Box as="fieldset" borderWidth="0" display="grid" gridTemplateColumns="1fr 1fr auto" gap="10px" alignItems="end">
-        <label>
-          <Box as="span" textStyle="section" display="block" mb="4px">
-            An authorised person
-          </Box>
-          <select
-            value={personId}
-            onChange={(event) => setPersonId(event.currentTarget.value)}
-            style={{ minHeight: 48, width: '100%', font: 'inherit', background: 'transparent', color: 'inherit' }}
-          >
+        <Field label={words.authorisedPerson()}>
+          <Select value={personId} minH="48px" onChange={(event) => setPersonId(event.currentTarget.value)}>
             {leads.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
               </option>
             ))}
-          </select>
-        </label>
-        <label>
-          <Box as="span" textStyle="section" display="block" mb="4px">
-            PIN
-          </Box>
+          </Select>
+        </Field>
+        <Field label={words.pin()}>
           <Input
             type="password"
             inputMode="numeric"
@@ -111,13 +104,13 @@ function Authorised({
             onChange={(event) => setPin(event.currentTarget.value)}
             minH="48px"
           />
-        </label>
+        </Field>
         <Button type="submit" look="action" size="bench" disabled={!isReady || pin === ''}>
-          It is safe: go on
+          {words.safeContinue()}
         </Button>
       </Box>
       <Box role="status" minH="24px" mt="6px" textStyle="note" color="danger">
-        {said ?? (isReady ? '' : 'First the three steps above.')}
+        {said ?? words.doThreeStepsAboveFirst({ isReady: isReady ? 'yes' : 'no' })}
       </Box>
     </form>
   );

@@ -1,34 +1,35 @@
 'use client';
+import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import type { SheetState } from '@/core/bench/entities';
-import { nextStep, partsToTag } from '@/core/bench/sheetOf';
+import type { SheetState } from '@/core/entities/entities';
+import { nextStep, partsToTag } from '@/core/sheet/sheetOf';
 import { getModelPart } from '@/core/procedure/model';
 import type { Span } from '@/core/statistics/productLimit';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
-import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { firstRoundOf, type SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { secondsLeft } from '@/ui/timers/timeLeft';
 import { useSecond } from '@/ui/timers/useSecond';
-import { sayList, sayMinutes } from '@/ui/words/amounts';
-import type { Asked } from './BenchDialogs';
+import type { Asked } from './dialogs/BenchDialogs';
 import { BenchHeader } from './BenchHeader';
 import { BenchKeys } from './BenchKeys';
 import type { BenchProps } from './benchProps';
 import { BenchSide } from './BenchSide';
-import { BreakDialog } from './BreakDialog';
+import { BreakDialog } from './dialogs/BreakDialog';
 import { BenchDialogs, HazardPanel, readyForOutage } from './LaterPanels';
-import { partsOut } from './partsOut';
-import { StepClock } from './StepClock';
-import { StepView } from './StepView';
+import { partsOut } from './step/partsOut';
+import { StepClock } from './step/StepClock';
+import { StepView } from './step/StepView';
 import { StillToCome } from './StillToCome';
 import { ThreadView } from './ThreadView';
 import { useAwake } from './useAwake';
 import { useBenchActs } from './useBenchActs';
 import { useReplan } from './useReplan';
 import { useSheetWorth } from './useSheetWorth';
-import { useStepClock } from './useStepClock';
-import { WaitView } from './WaitView';
+import { useStepClock } from './step/useStepClock';
+import { WaitView } from './step/WaitView';
+import * as words from '@/words/catalogue/bench';
 
 const noTimes: readonly Span[] = [];
 
@@ -41,7 +42,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const step = nextStep(sheet.steps, state) ?? (sheet.steps.at(-1) as SheetStep);
   const operation = step.leg === 'out' ? model.operations.find(({ id }) => id === step.operationId) : undefined;
   const timer = unit.timer?.stepId === step.id ? unit.timer : null;
-  const clock = useStepClock(unit.id, step, timer, props.timed[step.id.split('~')[0] as string] ?? noTimes);
+  const clock = useStepClock(unit.id, step, timer, props.timed[firstRoundOf(step.id)] ?? noTimes);
   const [asks, setAsks] = useState<Asked | null>(null);
   const [faceShift, setFaceShift] = useState(0);
   const replanning = useReplan(props);
@@ -64,30 +65,31 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
       .reduce((left, { seconds }) => Math.max(0, left - seconds), clock.secondsAt(Date.now()));
   const want = (parts: readonly string[]) =>
     replanning.replan({ because: 'wanted', targets: [...state.targets.filter((id) => had.has(id)), ...parts] });
-  const wanted = sayList(state.targets.map((id) => getModelPart(model, id).name));
+  const wanted = list(state.targets.map((id) => getModelPart(model, id).name));
   const mayWait = step.wait !== null && timer === null && !state.isHalted;
   const mustRehearse = operation !== undefined && props.unrehearsed.includes(operation.id) && !state.isHalted;
   const rehearse = () => router.push(`/models/${model.id}/rehearse`);
-  const sayWait = step.wait && `Start ${sayMinutes(step.wait.minutes)}`;
+  const sayWait = step.wait && words.start({ minutesValue: step.wait.minutes });
 
   return (
     <Box h="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px minmax(0, 1fr) 68px">
       <BenchHeader
         {...props}
         onLeave={() => router.push(`/${state.kind}`)}
+        aim={wanted}
         progress={
           <Box whiteSpace="nowrap" display="flex" gap="18px" alignItems="baseline">
             <span>
               <Box as="strong" textStyle="figure">
                 {sheet.steps.indexOf(step) + 1}
               </Box>{' '}
-              of {sheet.steps.length}
+              {words.of({ steps: sheet.steps.length })}
             </span>
             <StepClock clock={clock} usual={step.minutes} />
           </Box>
         }
       >
-        {state.kind === 'teardown' ? 'Donor: ' : 'Rebuild: '}
+        {words.donor({ isKindTeardown: state.kind === 'teardown' ? 'yes' : 'no' })}
         <strong>{wanted}</strong>
       </BenchHeader>
       <Box
@@ -149,7 +151,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         isEarly={isEarly}
         pedal={
           mustRehearse
-            ? { label: 'Rehearse it first', press: rehearse }
+            ? { label: words.rehearseFirst(), press: rehearse }
             : mayWait && sayWait
               ? { label: sayWait, press: acts.wait }
               : null

@@ -1,16 +1,17 @@
 'use client';
+import { say as sayApart } from '@/words/catalogue/core/apart';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { apartRules } from '@/core/bench/apart';
-import type { Part, Unit } from '@/core/bench/entities';
+import { apartRules } from '@/core/shop/apart';
+import type { Part, Unit } from '@/core/entities/entities';
 import { Headline } from '@/ui/base/Headline';
 import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayCount } from '@/ui/words/amounts';
-import { partStateNames, placeNames, stageNames } from '@/ui/words/names';
+import { partStateNames, placeNames, stageNames } from '@/words/say/names';
 import { BenchHeader } from './BenchHeader';
 import type { BenchProps } from './benchProps';
+import * as words from '@/words/catalogue/bench';
 
 interface Ending {
   readonly headline: string;
@@ -23,26 +24,23 @@ function endingOf({ tag, stage, sheet }: Unit, freed: readonly Part[]): Ending {
   const toGrade = freed.filter(({ place }) => place === 'grade').length;
   const next =
     toGrade > 0
-      ? { label: `Grade ${toGrade} parts`, path: '/grade' }
-      : { label: 'Back to the list', path: '/teardown' };
+      ? { label: words.gradeParts({ toGrade }), path: '/grade' }
+      : { label: words.backToList(), path: '/teardown' };
   if (stage === 'kept-apart')
     return {
-      headline: `Carry ${tag} to the fire-safe place now`,
-      lead: apartRules.hazard.note,
-      next: { label: 'It is there: what next', path: '/apart' },
+      headline: words.takeToFireSafePlace({ tag }),
+      lead: sayApart(apartRules.hazard.note),
+      next: { label: words.thereNext(), path: '/apart' },
     };
   if (stage === 'prove')
     return {
-      headline: sheet?.isClosed ? 'Rebuilt' : `${tag} is at “${stageNames[stage]}”`,
-      lead: 'It is together again. Prove it before it is sold.',
-      next: { label: 'Prove it', path: `/prove?unit=${tag}` },
+      headline: sheet?.isClosed ? words.rebuilt() : words.isAt({ tag, stage: stageNames[stage] }),
+      lead: words.backTogetherProveBeforeSold(),
+      next: { label: words.prove(), path: `/prove?unit=${tag}` },
     };
-  const lead =
-    freed.length === 0
-      ? 'It goes to recycling as it is; take the last step back if that is a pity.'
-      : 'What is left of it goes to recycling. Its parts wait for their grades.';
-  if (!sheet?.isClosed) return { headline: `${tag} is at “${stageNames[stage]}”`, lead, next };
-  const headline = freed.length === 0 ? 'Left: nothing came out' : `Taken apart: ${sayCount(freed.length, 'part')}`;
+  const lead = words.goesToRecyclingAsUndo({ freed: freed.length });
+  if (!sheet?.isClosed) return { headline: words.isAt({ tag, stage: stageNames[stage] }), lead, next };
+  const headline = freed.length === 0 ? words.stoppedNothingCameOut() : words.takenApartPart({ freed: freed.length });
   return { headline, lead, next };
 }
 
@@ -61,20 +59,20 @@ export function SheetFinished(props: BenchProps) {
         <Headline lead={lead}>{headline}</Headline>
         <Box display="flex" gap="10px" mb="24px">
           <KeyButton keyName=" " label={next.label} look="action" size="wide" onPress={() => router.push(next.path)} />
-          <KeyButton keyName="u" label="Take the last step back" onPress={() => void shop.takeBack(unit.id)} />
-          <KeyButton keyName="Escape" label="Today" onPress={() => router.push('/')} />
+          <KeyButton keyName="u" label={words.undoLastStep()} onPress={() => void shop.takeBack(unit.id)} />
+          <KeyButton keyName="Escape" label={words.today()} onPress={() => router.push('/')} />
         </Box>
         {isApart && (
           <Box as="ol" textStyle="lead" ps="28px" mb="24px" listStyleType="decimal">
             {apartRules.hazard.steps.map((step) => (
-              <Box as="li" key={step} py="4px">
-                {step}
+              <Box as="li" key={step.code} py="4px">
+                {sayApart(step)}
               </Box>
             ))}
           </Box>
         )}
         {(!isApart || freed.length > 0) && (
-          <Section title="Freed from this unit">
+          <Section title={words.partsFromThisUnit()}>
             <Box as="ul" display="grid" gridTemplateColumns="1fr 1fr" gap="8px" pt="12px">
               {freed.map((part) => (
                 <li key={part.id}>

@@ -1,11 +1,13 @@
 'use client';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
-import type { SheetState } from '@/core/bench/entities';
+import type { SheetState } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { threadLineRecipe } from '@/ui/theme/recipes/thread';
+import * as texts from '@/words/catalogue/bench';
 
 const Line = chakra('li', threadLineRecipe);
 
@@ -29,7 +31,7 @@ export function ThreadView({
   return (
     <Box
       as="nav"
-      aria-label="The steps of the sheet"
+      aria-label={texts.steps()}
       borderEndWidth="1px"
       borderColor="rule"
       overflowY="auto"
@@ -65,7 +67,7 @@ export function ThreadView({
                   aria-current={when === 'now' ? 'step' : undefined}
                 >
                   <Bead step={step} when={when} />
-                  <span>{step.title}</span>
+                  <span>{saySheet(step.title)}</span>
                 </Line>
               </ol>
             </Box>
@@ -106,6 +108,6 @@ function foldBefore(model: Model, before: SheetStep | undefined, step: SheetStep
   const face = model.faces.find(({ id }) => id === step.face)?.name ?? step.face;
   const words = step.posture ? `${face}, ${step.posture}` : face;
   if (!before) return words;
-  if (before.leg === 'out' && step.leg !== 'out') return `The way back · ${words}`;
+  if (before.leg === 'out' && step.leg !== 'out') return texts.rebuild({ value: words });
   return before.face === step.face && before.posture === step.posture ? null : words;
 }

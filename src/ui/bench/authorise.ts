@@ -1,7 +1,7 @@
 import { v4 as makeId } from 'uuid';
-import type { Unit } from '@/core/bench/entities';
-import type { Refusal } from '@/core/shared/outcome';
-import { sayRefusal } from '@/ui/words/sentences';
+import type { Unit } from '@/core/entities/entities';
+import { send } from '@/ui/server/send';
+import { sayRefusal } from '@/words/say/sentences';
 
 /**
  * Says by the word of somebody else, with that person's PIN, that a unit is safe. It needs the server: a PIN is never
@@ -18,7 +18,7 @@ export async function authorise({
   readonly pin: string;
   readonly unit: Pick<Unit, 'id' | 'version'>;
 }): Promise<string | null> {
-  const event = {
+  const fact = {
     id: makeId(),
     type: 'hazard-cleared',
     subjectId: unit.id,
@@ -26,13 +26,6 @@ export async function authorise({
     at: new Date().toISOString(),
     payload: {},
   };
-  const response = await fetch('/api/events/authorised', {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ personId, pin, event }),
-  }).catch(() => null);
-  if (!response) return sayRefusal({ reason: 'server-away', facts: {} });
-  if (response.ok) return null;
-  const { refusal } = (await response.json()) as { refusal: Refusal };
-  return sayRefusal(refusal);
+  const outcome = await send('POST', '/api/facts/authorised', { personId, pin, fact });
+  return outcome.ok ? null : sayRefusal(outcome.refusal);
 }

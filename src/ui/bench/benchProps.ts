@@ -1,4 +1,4 @@
-import type { Part, Unit } from '@/core/bench/entities';
+import type { Part, Unit } from '@/core/entities/entities';
 import type { Person } from '@/core/people/roles';
 import type { Model } from '@/core/procedure/model';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';

@@ -1,65 +1,78 @@
-import type { RestWorth } from '@/core/bench/restWorth';
-import type { SheetDifference } from '@/core/bench/replanSheet';
-import { money } from '@/core/shared/money';
-import type { SkipCause } from '@/core/bench/stages';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
+import type { RestWorth } from '@/core/sheet/restWorth';
+import type { SheetDifference } from '@/core/sheet/replanSheet';
+import type { SkipCause } from '@/core/entities/stages';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
 import type { LadderPolicy, Move } from '@/core/teardown/policy/ladderPolicy';
-import { sayList, saySteps } from '@/ui/words/amounts';
+import { saySteps } from '@/words/say/saySteps';
+import * as words from '@/words/catalogue/bench';
 
 /** What is different from here on, in one sentence. */
 export function sayChange(difference: SheetDifference | null): string {
-  if (!difference) return 'It changes nothing from here on.';
+  if (!difference) return words.nothingChangesFromHereOn();
   const { added, dropped, left, wanted, minutes, isReordered } = difference;
   const parts = [
-    ...(added.length > 0 ? [`${saySteps(added)} ${added.length === 1 ? 'comes' : 'come'} in`] : []),
-    ...(dropped.length > 0 ? [`${saySteps(dropped)} ${dropped.length === 1 ? 'falls' : 'fall'} away`] : []),
-    ...(wanted.length > 0 ? [`the ${sayList(wanted)} ${wanted.length === 1 ? 'comes' : 'come'} out too`] : []),
-    ...(left.length > 0 ? [`the ${sayList(left)} ${left.length === 1 ? 'stays' : 'stay'} in`] : []),
-    ...(isReordered ? ['the rest is done in another order'] : []),
+    ...(added.length > 0 ? [words.isAdded({ added: saySteps(added.map(saySheet)), count: added.length })] : []),
+    ...(dropped.length > 0
+      ? [words.isDropped({ dropped: saySteps(dropped.map(saySheet)), count: dropped.length })]
+      : []),
+    ...(wanted.length > 0 ? [words.comesOutToo({ wanted, wanted2: wanted.length })] : []),
+    ...(left.length > 0 ? [words.staysIn2({ left, count: left.length })] : []),
+    ...(isReordered ? [words.restDoneInDifferentOrder()] : []),
     Math.abs(minutes) < 0.05
-      ? 'it takes as long'
-      : `${oneDecimal(Math.abs(minutes))} min ${minutes < 0 ? 'less' : 'more'}`,
+      ? words.takesSameTime()
+      : words.minLess({ minutesValue: oneDecimal(Math.abs(minutes)), isMinutes: minutes < 0 ? 'yes' : 'no' }),
   ];
-  return `From here on: ${parts.join(', ')}.`;
+  return words.fromHereOn({ parts });
 }
 
 /** What is still to come, with its arithmetic. */
 export const sayRest = ({ cents, minutes }: RestWorth): string =>
   cents >= 0
-    ? `${money(cents)} after labour, in ${oneDecimal(minutes)} min`
-    : `${money(-cents)} less than its ${oneDecimal(minutes)} min of work cost`;
+    ? words.afterLabourInMin({ cents, minutesValue: oneDecimal(minutes) })
+    : words.lessThanMinWorkCost({ cents: -cents, minutesValue: oneDecimal(minutes) });
 
 /** Where screws go: a cup, the mat of a face, or a pile of its kind. */
 export const sayPlace = (keeping: ScrewKeeping, cup: number): string =>
-  keeping === 'tray' ? `cup ${cup}` : keeping === 'mat' ? `mat ${cup}, where it sat` : `pile ${cup}`;
+  words.cup({
+    isKeepingTray: keeping === 'tray' ? 'yes' : 'no',
+    cup,
+    isKeepingMat: keeping === 'mat' ? 'yes' : 'no',
+  });
 
 export const keepingNames: Readonly<Record<ScrewKeeping, string>> = {
-  tray: 'tray with cups',
-  mat: 'mat with places',
-  piles: 'piles by length',
+  tray: words.trayWithCups(),
+  mat: words.matWithPlaces(),
+  piles: words.pilesByLength(),
 };
 
-export const holders: Readonly<Record<ScrewKeeping, string>> = { tray: 'Tray', mat: 'Mat', piles: 'Piles' };
+export const holders: Readonly<Record<ScrewKeeping, string>> = {
+  tray: words.tray(),
+  mat: words.mat(),
+  piles: words.piles(),
+};
 
 export const skipWords: Readonly<Record<SkipCause, string>> = {
-  'done-already': 'Pass it over: it was done before',
-  'not-there': 'Pass it over: what it is about is not there',
-  'not-needed': 'Pass it over: it can be spared here',
+  'done-already': words.skipAlreadyDone(),
+  'not-there': words.skipPartNotFitted(),
+  'not-needed': words.skipNotNeededHere(),
 };
 
 export const moveWords: Readonly<Record<Move, string>> = {
-  'go-on': 'Go on as you are',
-  'next-rung': 'Take the next way',
-  'hand-over': 'Hand it over',
-  stop: 'Leave it',
+  'go-on': words.keepTrying(),
+  'next-rung': words.tryNextMethod(),
+  'hand-over': words.handOver(),
+  stop: words.leave4(),
 };
 
 /** What the policy says at a stage: how long to give it, and what then. */
 export function sayStage(policy: LadderPolicy, stage: number): string {
   const plan = policy.stages[stage];
-  if (!plan) return 'Nothing further is worth trying.';
-  const then = { 'next-rung': 'then the next way', 'hand-over': 'then hand it over', stop: 'then leave it' }[plan.then];
-  return `Give it ${oneDecimal(plan.leaveAt)} min, ${then}.`;
+  if (!plan) return words.nothingMoreWorthTrying();
+  const then = { 'next-rung': words.thenTryNextMethod(), 'hand-over': words.thenHandOver(), stop: words.thenLeave() }[
+    plan.then
+  ];
+  return words.keepTryingForMin({ leaveAt: oneDecimal(plan.leaveAt), then });
 }
 
 const oneDecimal = (value: number): string => value.toFixed(1);

@@ -1,10 +1,10 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { v4 as makeId } from 'uuid';
-import type { SheetState } from '@/core/bench/entities';
-import { rungNow } from '@/core/bench/replanSheet';
-import { freedByStep, stepEndedBy } from '@/core/bench/sheetOf';
-import type { SkipCause } from '@/core/bench/stages';
+import type { SheetState } from '@/core/entities/entities';
+import { rungNow } from '@/core/sheet/replanSheet';
+import { freedByStep, stepEndedBy } from '@/core/sheet/sheetOf';
+import type { SkipCause } from '@/core/entities/stages';
 import type { Operation } from '@/core/procedure/operations';
 import type { Move } from '@/core/teardown/policy/ladderPolicy';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
@@ -12,7 +12,8 @@ import { freePlace } from '../timers/timeLeft';
 import { useTimers } from '../timers/TimersProvider';
 import type { BenchProps } from './benchProps';
 import type { useReplan } from './useReplan';
-import type { StepClock } from './useStepClock';
+import type { StepClock } from './step/useStepClock';
+import * as words from '@/words/catalogue/bench';
 
 interface ActsOf extends Pick<BenchProps, 'unit' | 'model' | 'shop'> {
   readonly state: SheetState;
@@ -46,7 +47,7 @@ export function useBenchActs({ unit, model, shop, state, step, operation, clock,
     skip: (because: SkipCause) => moved(shop.act('step-skipped', unit.id, { stepId, because })),
     note: (text: string) => void shop.act('note-written', unit.id, { stepId, text }),
     judge: (hasPassed: boolean) => void shop.act('gate-judged', unit.id, { stepId, hasPassed }),
-    stop: () => void shop.act('sheet-closed', unit.id, { because: 'stopped at the bench' }),
+    stop: () => void shop.act('sheet-closed', unit.id, { because: words.stoppedAtBench() }),
     clearHazard: () => void shop.act('hazard-cleared', unit.id, {}),
     setApart: () => void shop.act('unit-set-apart', unit.id, { place: 'hazard' }),
     takeBack: () => void shop.takeBack(unit.id),

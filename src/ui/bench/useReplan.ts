@@ -1,10 +1,10 @@
 'use client';
 import { useState } from 'react';
-import type { PartTrouble, SheetState } from '@/core/bench/entities';
-import { replanSheet, type Deviation } from '@/core/bench/replanSheet';
+import type { PartTrouble, SheetState } from '@/core/entities/entities';
+import { replanSheet, type Deviation } from '@/core/sheet/replanSheet';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
 import type { BenchProps } from './benchProps';
 import { sayChange } from './sheetWords';
 

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { TorqueNewtonCm } from '@/core/procedure/joints';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { deviceChannel } from './deviceChannel';
+import * as words from '@/words/catalogue/devices';
 
 /** A torque driver that is not there: each key is one screw, turned well, too far, or slipping. */
 export function SimulatedDriver({ torque }: { readonly torque: TorqueNewtonCm }) {
@@ -17,10 +18,10 @@ export function SimulatedDriver({ torque }: { readonly torque: TorqueNewtonCm })
   };
   return (
     <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" textStyle="note" color="inkMuted">
-      Simulated driver:
-      <KeyButton keyName="7" label="on its aim" size="small" onPress={turn(torque.aim)} />
-      <KeyButton keyName="8" label="too far" size="small" onPress={turn(torque.high * 1.3)} />
-      <KeyButton keyName="9" label="slips" size="small" onPress={turn(torque.low * 0.5)} />
+      {words.simulatedDriver()}
+      <KeyButton keyName="7" label={words.onTarget()} size="small" onPress={turn(torque.aim)} />
+      <KeyButton keyName="8" label={words.tooTight()} size="small" onPress={turn(torque.high * 1.3)} />
+      <KeyButton keyName="9" label={words.slips()} size="small" onPress={turn(torque.low * 0.5)} />
     </Box>
   );
 }

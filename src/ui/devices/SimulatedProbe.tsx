@@ -5,6 +5,7 @@ import { temperaturesAt, type HeaterSwitch } from '@/core/heat/fitCoupling';
 import type { HeatQuestion } from '@/core/heat/stackOf';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { deviceChannel } from './deviceChannel';
+import * as words from '@/words/catalogue/devices';
 
 /** How the simulated surface couples, against what was assumed; a broken probe says what cannot be. */
 const kinds = { good: 0.8, hotter: 1.9, broken: 1 } as const;
@@ -41,16 +42,28 @@ export function SimulatedProbe({
   const choose = (wanted: Kind) => () => setKind((before) => (before === wanted ? null : wanted));
   return (
     <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap" textStyle="note" color="inkMuted">
-      Simulated probe:
-      <KeyButton keyName="7" label="reads" size="small" aria-pressed={kind === 'good'} onPress={choose('good')} />
+      {words.simulatedProbe()}
+      <KeyButton
+        keyName="7"
+        label={words.reads()}
+        size="small"
+        aria-pressed={kind === 'good'}
+        onPress={choose('good')}
+      />
       <KeyButton
         keyName="8"
-        label="runs hot"
+        label={words.overheats()}
         size="small"
         aria-pressed={kind === 'hotter'}
         onPress={choose('hotter')}
       />
-      <KeyButton keyName="9" label="broken" size="small" aria-pressed={kind === 'broken'} onPress={choose('broken')} />
+      <KeyButton
+        keyName="9"
+        label={words.broken()}
+        size="small"
+        aria-pressed={kind === 'broken'}
+        onPress={choose('broken')}
+      />
     </Box>
   );
 }

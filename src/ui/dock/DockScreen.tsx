@@ -3,10 +3,9 @@ import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { v4 as makeId } from 'uuid';
-import type { ParcelLine } from '@/core/bench/entities';
+import type { ParcelLine, Unit } from '@/core/entities/entities';
 import { findSerial } from '@/core/shared/serials';
 import { costRules, type CostRule } from '@/core/shared/costRule';
-import { money } from '@/core/shared/money';
 import type { DockView, ParcelSummary } from '@/services/dock/readDock';
 import { beep } from '@/ui/base/beep';
 import { Headline } from '@/ui/base/Headline';
@@ -18,8 +17,7 @@ import { useShop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useScannedCode } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
-import { sayCount, startCount } from '@/ui/words/amounts';
-import { costRuleNames, stageNames } from '@/ui/words/names';
+import { costRuleNames, stageNames } from '@/words/say/names';
 import { ImportManifest } from './ImportManifest';
 import { NewParcel } from './NewParcel';
 import { ParcelDifferences } from './ParcelDifferences';
@@ -27,6 +25,8 @@ import { ParcelGives } from './ParcelGives';
 import { lookUpSerial, saySerial } from './saySerial';
 import { SupplierSays } from './SupplierSays';
 import { useForecast } from './useForecast';
+import * as words from '@/words/catalogue/dock';
+import { day } from '@/words/format';
 
 /** What came, against what we were told? */
 export function DockScreen({ parcels, open, today }: DockView & { readonly today: string }) {
@@ -36,9 +36,9 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
       <Box borderEndWidth="1px" borderColor="rule" p="18px 0">
         <Box display="flex" justifyContent="space-between" alignItems="center" px="18px" mb="10px">
           <Box as="h2" textStyle="section">
-            Parcels
+            {words.parcels()}
           </Box>
-          <KeyButton keyName="n" label="New parcel" size="small" onPress={() => setForm('parcel')} />
+          <KeyButton keyName="n" label={words.newParcel()} size="small" onPress={() => setForm('parcel')} />
         </Box>
         <Box as="ul">
           {parcels.map((summary) => (
@@ -51,12 +51,10 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
           <OpenParcel key={open.parcel.id} open={open} onImport={() => setForm('manifest')} />
         ) : (
           <>
-            <Headline lead="A parcel is a lot received together: its price, its list, its units.">
-              No parcel yet
-            </Headline>
+            <Headline lead={words.parcelLotThatArrivesTogether()}>{words.noParcelsYet()}</Headline>
             <KeyButton
               keyName=" "
-              label="Make the first parcel"
+              label={words.addFirstParcel()}
               look="action"
               size="wide"
               onPress={() => setForm('parcel')}
@@ -99,7 +97,7 @@ function ParcelRow({
           <Box textStyle="caption" opacity={0.85}>
             {parcel.supplier}
             <br />
-            {parcel.receivedOn}
+            {day(parcel.receivedOn)}
           </Box>
         </Box>
         <Box as="span" fontWeight="700">
@@ -146,8 +144,8 @@ function OpenParcel({
     tag(match.entry);
     setScanned(
       match.isExact
-        ? `Line ${match.entry.lineNo} is here: ${match.entry.model}, ${code}.`
-        : `Line ${match.entry.lineNo} is here, but its list says ${match.entry.serial}: look at ${code} once more.`,
+        ? words.lineHere({ lineNo: match.entry.lineNo, model: match.entry.model, code })
+        : words.lineHereButListSays({ lineNo: match.entry.lineNo, serial: match.entry.serial, code }),
     );
     beep(match.isExact ? 'well' : 'wrong');
   });
@@ -159,108 +157,132 @@ function OpenParcel({
   return (
     <>
       <Headline
-        lead={`Paid ${money(parcel.pricePaidCents)} and ${money(parcel.transportCents)} to bring it${sayCost(cost)}`}
+        lead={words.paidPlusTransport({
+          pricePaidCents: parcel.pricePaidCents,
+          transportCents: parcel.transportCents,
+          cost: sayCost(cost),
+        })}
       >
         {parcel.lineCount === 0
-          ? `${parcel.code}: no list yet`
+          ? words.noListYet({ code: parcel.code })
           : waiting.length === 0
-            ? `${parcel.code}: everything on the list is tagged`
-            : `${startCount(waiting.length, 'unit')} of ${parcel.lineCount} ${parcel.isCounted ? 'did not come' : 'still in the box'}`}
+            ? words.everyLineTagged({ code: parcel.code })
+            : words.noUnitsDidNotArrive({
+                waiting: waiting.length,
+                lineCount: parcel.lineCount,
+                isCounted: parcel.isCounted ? 'yes' : 'no',
+              })}
       </Headline>
       <Box display="flex" gap="10px" flexWrap="wrap" mb="22px">
         <KeyButton
           keyName=" "
-          label={line ? `Tag line ${line.lineNo}` : 'Tag a unit'}
+          label={line ? words.tagLine({ lineNo: line.lineNo }) : words.tagUnit()}
           look="action"
           size="wide"
           onPress={() => tag(line ?? null)}
         />
-        <KeyButton keyName="x" label="Tag one off the list" onPress={() => tag(null)} />
-        <KeyButton keyName="i" label="Import the list" onPress={onImport} />
-        <KeyButton keyName="u" label="Take back" onPress={takeBack} />
+        <KeyButton keyName="x" label={words.tagExtraUnit()} onPress={() => tag(null)} />
+        <KeyButton keyName="i" label={words.importList()} onPress={onImport} />
+        <KeyButton keyName="u" label={words.undo()} onPress={takeBack} />
 
         <KeyButton
           keyName="e"
-          label={parcel.isCounted ? 'The box is not empty' : 'The box is empty'}
+          label={words.boxNotEmpty({ isCounted: parcel.isCounted ? 'yes' : 'no' })}
           isEnabled={parcel.lineCount > 0}
           onPress={() => void shop.act('parcel-counted', parcel.id, { isCounted: !parcel.isCounted })}
         />
         <KeyButton
           keyName="c"
-          label={`Cost: ${costRuleNames[parcel.costRule]}`}
+          label={words.splitCost({ costRule: costRuleNames[parcel.costRule] })}
           onPress={() => void shop.act('cost-spread', parcel.id, { rule: nextRule })}
         />
-        <KeyButton keyName="g" label="Go to triage" onPress={() => router.push('/triage')} />
+        <KeyButton keyName="g" label={words.goToTriage()} onPress={() => router.push('/triage')} />
       </Box>
       <Box role="status" minH="24px" mb="8px" textStyle="note" color="action">
         {scanned}
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.2fr) minmax(0, 1fr)' }} gap="32px">
-        <Section title="In the box" note={parcel.lineCount > 0 ? 'by the supplier’s list' : undefined}>
-          {waiting.length === 0 && (
-            <Nothing>
-              {parcel.lineCount === 0
-                ? 'Import the supplier’s list, or tag units as they come out of the box.'
-                : 'All tagged. Go to triage.'}
-            </Nothing>
-          )}
-          <Box as="ul" maxH="460px" overflowY="auto" tabIndex={0} aria-label="Lines of the list">
-            {waiting.map((entry) => (
-              <Row
-                key={entry.id}
-                state={entry.id === chosen ? 'chosen' : 'plain'}
-                press="yes"
-                onClick={() => choose(entry.id)}
-              >
-                <Box as="span" w="34px" fontFamily="mono" color="inkMuted" textAlign="end">
-                  {entry.lineNo}
-                </Box>
-                <Box flex="1" minW="0">
-                  {entry.maker} {entry.model}
-                  <Box as="span" textStyle="note" color="inkMuted" ms="8px">
-                    {entry.note}
-                  </Box>
-                </Box>
-                <Box as="span" fontFamily="mono" textStyle="note">
-                  {entry.serial}
-                </Box>
-              </Row>
-            ))}
-          </Box>
-        </Section>
+        <LinesInBox lineCount={parcel.lineCount} waiting={waiting} chosen={chosen} onChoose={choose} />
         <Box display="grid" gap="24px" alignContent="start">
           <ParcelGives forecast={forecast} hasFailed={hasFailed} paidCents={paid} />
           {parcel.lineCount > 0 && <ParcelDifferences parcel={parcel} differences={differences} />}
           <SupplierSays supplier={parcel.supplier} record={open.supplier} />
-          <Section title="Tagged last" note="newest first">
-            {shop.units.length === 0 && <Nothing>None yet.</Nothing>}
-            <Box as="ul" display="grid" gap="8px" pt="10px">
-              {shop.units.map((unit) => (
-                <Box as="li" key={unit.id} display="flex" gap="10px" alignItems="center">
-                  <Tag code={unit.tag} fact={stageNames[unit.stage]} href={`/t/${unit.tag}`} />
-                  <a
-                    href={`/api/labels/${unit.tag}.pdf`}
-                    target="_blank"
-                    rel="noreferrer"
-                    aria-label={`Label of ${unit.tag}`}
-                  >
-                    <Box as="span" textStyle="note" color="action" textDecoration="underline">
-                      label
-                    </Box>
-                  </a>
-                </Box>
-              ))}
-            </Box>
-          </Section>
+          <LastTagged units={shop.units} />
         </Box>
       </Box>
     </>
   );
 }
 
+/** The lines of the list that nothing was tagged for yet. */
+function LinesInBox({
+  lineCount,
+  waiting,
+  chosen,
+  onChoose,
+}: {
+  readonly lineCount: number;
+  readonly waiting: readonly ParcelLine[];
+  readonly chosen: string | undefined;
+  readonly onChoose: (id: string) => void;
+}) {
+  return (
+    <Section title={words.inBox()} note={lineCount > 0 ? words.asOnSuppliersList() : undefined}>
+      {waiting.length === 0 && <Nothing>{words.importSuppliersListOrTag({ lineCount })}</Nothing>}
+      <Box as="ul" maxH="460px" overflowY="auto" tabIndex={0} aria-label={words.linesList()}>
+        {waiting.map((entry) => (
+          <Row
+            key={entry.id}
+            state={entry.id === chosen ? 'chosen' : 'plain'}
+            press="yes"
+            onClick={() => onChoose(entry.id)}
+          >
+            <Box as="span" w="34px" fontFamily="mono" color="inkMuted" textAlign="end">
+              {entry.lineNo}
+            </Box>
+            <Box flex="1" minW="0">
+              {entry.maker} {entry.model}
+              <Box as="span" textStyle="note" color="inkMuted" ms="8px">
+                {entry.note}
+              </Box>
+            </Box>
+            <Box as="span" fontFamily="mono" textStyle="note">
+              {entry.serial}
+            </Box>
+          </Row>
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
+function LastTagged({ units }: { readonly units: readonly Unit[] }) {
+  return (
+    <Section title={words.lastTagged()} note={words.newestFirst()}>
+      {units.length === 0 && <Nothing>{words.noneYet()}</Nothing>}
+      <Box as="ul" display="grid" gap="8px" pt="10px">
+        {units.map((unit) => (
+          <Box as="li" key={unit.id} display="flex" gap="10px" alignItems="center">
+            <Tag code={unit.tag} fact={stageNames[unit.stage]} href={`/t/${unit.tag}`} />
+            <a
+              href={`/api/labels/${unit.tag}.pdf`}
+              target="_blank"
+              rel="noreferrer"
+              aria-label={words.labelFor({ tag: unit.tag })}
+            >
+              <Box as="span" textStyle="note" color="action" textDecoration="underline">
+                {words.label()}
+              </Box>
+            </a>
+          </Box>
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
 /** What a unit has cost by the parcel’s rule. */
 function sayCost({ leastCents, mostCents, units }: NonNullable<DockView['open']>['cost']): string {
-  if (units === 0) return ': no unit yet to spread it over.';
-  const each = leastCents === mostCents ? money(leastCents) : `${money(leastCents)} to ${money(mostCents)}`;
-  return `: ${each} a unit over ${sayCount(units, 'unit')}.`;
+  if (units === 0) return words.noUnitYetToSplit();
+  return words.toPerUnitUnit({ isRange: leastCents === mostCents ? 'no' : 'yes', leastCents, mostCents, count: units });
 }

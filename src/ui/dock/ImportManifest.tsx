@@ -3,39 +3,18 @@ import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as makeId } from 'uuid';
-import type { Parcel } from '@/core/bench/entities';
+import type { Parcel } from '@/core/entities/entities';
 import type { ColumnMapping } from '@/core/intake/columnMapping';
-import type { BadRow, ManifestLine } from '@/core/intake/readManifest';
 import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
 import { Input } from '@/ui/base/Input';
-import { sayCount } from '@/ui/words/amounts';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
+import { ManifestPreview, type Preview } from './ManifestPreview';
 import { MapColumns } from './MapColumns';
-
-interface Preview {
-  readonly encoding: string;
-  readonly separator: string;
-  readonly lineCount: number;
-  readonly firstLines: readonly ManifestLine[];
-  readonly badRows: readonly BadRow[];
-  readonly columns: Readonly<Record<string, string>>;
-  readonly head: readonly string[];
-  readonly sample: readonly (readonly string[])[];
-  readonly mapping: ColumnMapping;
-  /** Why no row can be taken as it is; null when some can. */
-  readonly unread: Refusal | null;
-}
-
-const separatorNames: Readonly<Record<string, string>> = {
-  ',': 'commas',
-  ';': 'semicolons',
-  '\t': 'tabs',
-  '|': 'bars',
-};
-const shownBadRows = 50;
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/dock';
 
 /** Choose the file, look at what would be taken and what not and why, then take the good rows. */
 export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; readonly onClose: () => void }) {
@@ -48,22 +27,16 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
   const [mapping, setMapping] = useState<ColumnMapping | null>(null);
   const [isMapping, setIsMapping] = useState(false);
   // One id for this import: pressing twice, or again after a lost answer, takes the list in once.
-  const [eventId] = useState(() => makeId());
+  const [factId] = useState(() => makeId());
 
   const ask = async <T,>(path: string, form: FormData): Promise<T | null> => {
     setBusy(true);
     setRefusal(null);
-    try {
-      const response = await fetch(path, { method: 'POST', body: form });
-      const answer = (await response.json()) as T & { refusal?: Refusal };
-      if (answer.refusal) setRefusal(answer.refusal);
-      return answer.refusal ? null : answer;
-    } catch {
-      setRefusal({ reason: 'server-away', facts: {} });
-      return null;
-    } finally {
-      setBusy(false);
-    }
+    const outcome = await send<T>('POST', path, form);
+    setBusy(false);
+    if (outcome.ok) return outcome.value;
+    setRefusal(outcome.refusal);
+    return null;
   };
 
   const choose = async (chosen: File | undefined) => {
@@ -88,7 +61,7 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
     if (!file) return;
     const form = new FormData();
     form.set('file', file);
-    form.set('eventId', eventId);
+    form.set('factId', factId);
     form.set('parcelId', parcel.id);
     form.set('expects', String(parcel.version));
     form.set('takesGoodRowsOnly', 'yes');
@@ -99,25 +72,24 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
   };
 
   return (
-    <Dialog title={`List of ${parcel.code}`} onClose={onClose}>
+    <Dialog title={words.listWord({ code: parcel.code })} onClose={onClose}>
       <Box w="640px" maxW="100%">
         <Input
           type="file"
           accept=".csv,.txt,.tsv,text/csv"
-          aria-label="Manifest file"
+          aria-label={words.manifestFile()}
           py="8px"
           onChange={(event) => void choose(event.currentTarget.files?.[0])}
           autoFocus
         />
         <Box textStyle="note" color="inkMuted" mt="6px">
-          CSV with a heading for maker and model; line, serial and condition if there are any. Encoding and separator
-          are found.
+          {words.csvWithHeadingsForMaker()}
         </Box>
         <Box mt="14px" role="status">
-          {isBusy && 'Reading …'}
-          {refusal && <Caution what="Not taken.">{sayRefusal(refusal)}</Caution>}
+          {isBusy && words.reading()}
+          {refusal && <Caution what={words.notImported()}>{sayRefusal(refusal)}</Caution>}
         </Box>
-        {preview?.unread && <Caution what="Not yet.">{sayRefusal(preview.unread)}</Caution>}
+        {preview?.unread && <Caution what={words.notYet()}>{sayRefusal(preview.unread)}</Caution>}
         {preview && isMapping && file && (
           <MapColumns
             key={JSON.stringify(preview.mapping)}
@@ -131,58 +103,7 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
           />
         )}
         {preview && !preview.unread && (
-          <>
-            <Box textStyle="lead" fontWeight="600" mt="10px">
-              {sayCount(preview.lineCount, 'good row')},{' '}
-              {preview.badRows.length === 0 ? 'no problem' : `${preview.badRows.length} with a problem`}
-            </Box>
-            <Box textStyle="note" color="inkMuted" mb="10px">
-              {preview.encoding}, separated by {separatorNames[preview.separator]}. Columns:{' '}
-              {Object.entries(preview.columns)
-                .map(([field, heading]) => `${field} = “${heading}”`)
-                .join(', ')}
-              .
-            </Box>
-            {preview.badRows.length > 0 && (
-              <Box
-                as="ul"
-                maxH="180px"
-                overflowY="auto"
-                borderTopWidth="1px"
-                borderColor="rule"
-                tabIndex={0}
-                aria-label="Rows with a problem"
-              >
-                {preview.badRows.slice(0, shownBadRows).map((row) => (
-                  <Box as="li" key={row.fileLine} py="6px" borderBottomWidth="1px" borderColor="rule" textStyle="note">
-                    <Box as="span" color="danger" fontWeight="600">
-                      Line {row.fileLine}: {row.problem}
-                    </Box>
-                    <Box
-                      fontFamily="mono"
-                      fontSize="12px"
-                      color="inkMuted"
-                      overflow="hidden"
-                      textOverflow="ellipsis"
-                      whiteSpace="nowrap"
-                    >
-                      {row.text}
-                    </Box>
-                  </Box>
-                ))}
-                {preview.badRows.length > shownBadRows && (
-                  <Box py="6px">and {preview.badRows.length - shownBadRows} more</Box>
-                )}
-              </Box>
-            )}
-            <Box as="ul" mt="10px" textStyle="note" fontFamily="mono">
-              {preview.firstLines.slice(0, 4).map((line) => (
-                <li key={line.lineNo}>
-                  {line.lineNo} {line.maker} {line.model} {line.serial}
-                </li>
-              ))}
-              {preview.lineCount > 4 && <li>…</li>}
-            </Box>
+          <ManifestPreview preview={preview}>
             <Button
               look="action"
               size="wide"
@@ -192,13 +113,13 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
               onClick={() => void take()}
             >
               {preview.badRows.length === 0
-                ? `Take ${sayCount(preview.lineCount, 'row')}`
-                : `Take the ${sayCount(preview.lineCount, 'good row')}, leave ${preview.badRows.length}`}
+                ? words.importRow({ lineCount: preview.lineCount })
+                : words.importGoodRowSkip({ lineCount: preview.lineCount, badRows: preview.badRows.length })}
             </Button>
             <Button look="quiet" mt="8px" onClick={() => setIsMapping(!isMapping)}>
-              {isMapping ? 'The columns are right' : 'Say which column is which'}
+              {words.columnsAreRight({ isMapping: isMapping ? 'yes' : 'no' })}
             </Button>
-          </>
+          </ManifestPreview>
         )}
       </Box>
     </Dialog>

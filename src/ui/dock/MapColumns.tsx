@@ -4,13 +4,14 @@ import { useState } from 'react';
 import { manifestFields, type ColumnMapping, type ManifestField } from '@/core/intake/columnMapping';
 import { Button } from '@/ui/base/Button';
 import { Select } from '@/ui/base/Input';
+import * as words from '@/words/catalogue/dock';
 
 const fieldNames: Readonly<Record<ManifestField, string>> = {
-  line: 'line number',
+  line: words.lineNumber(),
   maker: 'maker',
   model: 'model',
   serial: 'serial',
-  note: 'condition',
+  note: words.condition(),
 };
 
 /** Which column is which, said once by hand and remembered for the supplier. */
@@ -35,19 +36,19 @@ export function MapColumns({
   return (
     <Box mt="12px" borderTopWidth="1px" borderColor="rule" pt="10px">
       <Box textStyle="note" mb="8px">
-        Say which column is which. It is remembered for this supplier’s next list.
+        {words.assignEachColumnRememberedFor()}
       </Box>
       <Box display="grid" gap="6px" maxH="220px" overflowY="auto">
         {head.map((name, column) => (
           <Box key={column} display="grid" gridTemplateColumns="150px minmax(0, 1fr)" gap="10px" alignItems="center">
             <Select
-              aria-label={`Column ${column + 1} is`}
+              aria-label={words.columnFor({ column: column + 1 })}
               minH="0"
               h="34px"
               value={fieldAt(column)}
               onChange={(event) => say(column, event.currentTarget.value)}
             >
-              <option value="">not needed</option>
+              <option value="">{words.notNeeded()}</option>
               {manifestFields.map((field) => (
                 <option key={field} value={field}>
                   {fieldNames[field]}
@@ -67,10 +68,10 @@ export function MapColumns({
             checked={draft.hasHeading}
             onChange={(event) => setDraft({ ...draft, hasHeading: event.currentTarget.checked })}
           />
-          The first line holds headings
+          {words.firstLineHasHeadings()}
         </Box>
         <Button look="outline" onClick={() => onMap(draft)}>
-          Read it so
+          {words.importWithTheseColumns()}
         </Button>
       </Box>
     </Box>

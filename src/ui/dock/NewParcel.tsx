@@ -1,15 +1,17 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useState, type FormEvent } from 'react';
 import { v4 as makeId } from 'uuid';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
+import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { useShopStore } from '@/ui/facts/ShopProvider';
-import { readMoney } from '@/ui/words/readMoney';
+import { readMoney } from '@/words/say/readMoney';
+import * as words from '@/words/catalogue/dock';
 
 /** A parcel is made from what stands on its papers. */
 export function NewParcel({
@@ -32,7 +34,7 @@ export function NewParcel({
     const pricePaidCents = readMoney(text('price'));
     const transportCents = readMoney(text('transport') || '0');
     if (pricePaidCents === undefined || transportCents === undefined) {
-      setProblem('Write money like 860 or 860.50. What you typed is still here.');
+      setProblem(words.writeAmountsLike860Or());
       return;
     }
     const id = makeId();
@@ -49,54 +51,42 @@ export function NewParcel({
     setTimeout(() => router.push(`/dock?parcel=${id}`), 250);
   };
   return (
-    <Dialog title="New parcel" onClose={onClose}>
+    <Dialog title={words.newParcel()} onClose={onClose}>
       <form onSubmit={submit}>
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="14px">
-          <Labelled label="Name" wide>
-            <Input name="code" required minLength={2} maxLength={40} placeholder="Ferry line, spring lot" autoFocus />
-          </Labelled>
-          <Labelled label="Supplier" wide>
+          <Field label={words.name()} isWide>
+            <Input
+              name="code"
+              required
+              minLength={2}
+              maxLength={40}
+              placeholder={words.ferryLineSpringLot()}
+              autoFocus
+            />
+          </Field>
+          <Field label={words.supplier()} isWide>
             <Input name="supplier" required maxLength={80} list="known-suppliers" autoComplete="off" />
             <datalist id="known-suppliers">
               {suppliers.map((name) => (
                 <option key={name} value={name} />
               ))}
             </datalist>
-          </Labelled>
-          <Labelled label="Price paid">
+          </Field>
+          <Field label={words.pricePaid()}>
             <Input name="price" required inputMode="decimal" placeholder="860.00" />
-          </Labelled>
-          <Labelled label="Transport">
+          </Field>
+          <Field label={words.transport()}>
             <Input name="transport" inputMode="decimal" placeholder="0.00" />
-          </Labelled>
-          <Labelled label="Received on">
+          </Field>
+          <Field label={words.receivedOn()}>
             <Input name="receivedOn" type="date" required defaultValue={today} />
-          </Labelled>
+          </Field>
         </Box>
-        <Box mt="16px">{problem && <Caution what="Not yet.">{problem}</Caution>}</Box>
+        <Box mt="16px">{problem && <Caution what={words.notYet()}>{problem}</Caution>}</Box>
         <Button type="submit" look="action" size="wide" mt="16px" w="100%">
-          <KeyCap name="Enter" /> Make the parcel
+          <KeyCap name="Enter" /> {words.addParcel()}
         </Button>
       </form>
     </Dialog>
-  );
-}
-
-function Labelled({
-  label,
-  wide = false,
-  children,
-}: {
-  readonly label: string;
-  readonly wide?: boolean;
-  readonly children: ReactNode;
-}) {
-  return (
-    <Box as="label" display="block" gridColumn={wide ? '1 / -1' : undefined}>
-      <Box as="span" textStyle="section" display="block" mb="4px">
-        {label}
-      </Box>
-      {children}
-    </Box>
   );
 }

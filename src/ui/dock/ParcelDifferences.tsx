@@ -1,11 +1,12 @@
 'use client';
+import { money } from '@/words/format';
 import { Box } from '@chakra-ui/react';
-import type { Parcel } from '@/core/bench/entities';
+import type { Parcel } from '@/core/entities/entities';
 import type { Difference } from '@/core/intake/parcelDifferences';
-import { money } from '@/core/shared/money';
 import { Section } from '@/ui/base/Section';
-import { sayCount } from '@/ui/words/amounts';
-import { differenceWords } from '@/ui/words/names';
+import { differenceWords } from '@/words/say/names';
+import * as words from '@/words/catalogue/dock';
+import { say } from '@/words/catalogue/core/intake';
 
 const shown = 8;
 
@@ -20,31 +21,32 @@ export function ParcelDifferences({
   const total = differences.reduce((sum, { cents }) => sum + cents, 0);
   return (
     <Section
-      title="Against the list"
-      note={differences.length > 0 ? `${sayCount(differences.length, 'difference')}, ${money(total)}` : undefined}
+      title={words.comparedWithList()}
+      note={differences.length > 0 ? words.difference({ count: differences.length, total }) : undefined}
     >
       {differences.length === 0 ? (
         <Box pt="10px" textStyle="note" color="inkMuted">
-          {parcel.isCounted ? 'Everything came as promised.' : 'Nothing so far. Say when the box is empty.'}
+          {words.everythingArrivedAsListed({ isCounted: parcel.isCounted ? 'yes' : 'no' })}
         </Box>
       ) : (
         <Box as="ul" textStyle="note" pt="8px" display="grid" gap="4px">
           {differences.slice(0, shown).map(({ kind, lineNo, tag, promised, came, cents }) => (
             <li key={`${kind} ${lineNo} ${tag}`}>
-              <strong>{lineNo === null ? tag : `Line ${lineNo}`}</strong> {differenceWords[kind](promised, came)}
+              <strong>{lineNo === null ? tag : words.line2({ lineNo })}</strong>{' '}
+              {differenceWords[kind](say(promised), say(came))}
               {cents > 0 && `: ${money(cents)}`}
             </li>
           ))}
-          {differences.length > shown && <li>and {differences.length - shown} more on the sheet</li>}
+          {differences.length > shown && <li>{words.andMoreOnClaim({ shown: differences.length - shown })}</li>}
           <Box as="li" pt="4px" display="flex" gap="14px">
             <a href={`/api/claims/${parcel.id}.pdf`} target="_blank" rel="noreferrer">
               <Box as="span" color="action" textDecoration="underline">
-                claim as PDF
+                {words.claimAsPdf()}
               </Box>
             </a>
             <a href={`/api/claims/${parcel.id}.csv`}>
               <Box as="span" color="action" textDecoration="underline">
-                as CSV
+                {words.asCsv()}
               </Box>
             </a>
           </Box>

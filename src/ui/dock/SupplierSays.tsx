@@ -1,11 +1,11 @@
 'use client';
+import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { differenceKinds } from '@/core/intake/parcelDifferences';
 import type { SupplierRecord } from '@/core/intake/supplierRecord';
-import { money } from '@/core/shared/money';
 import { Section } from '@/ui/base/Section';
-import { sayCount } from '@/ui/words/amounts';
-import { differenceNames } from '@/ui/words/names';
+import { differenceNames } from '@/words/say/names';
+import * as words from '@/words/catalogue/dock';
 
 /** How far this supplier's lists can be believed, from the parcels counted so far. */
 export function SupplierSays({ supplier, record }: { readonly supplier: string; readonly record: SupplierRecord }) {
@@ -13,19 +13,23 @@ export function SupplierSays({ supplier, record }: { readonly supplier: string; 
   const inHundred = (share: number) => Math.round(share * 100);
   const kinds = differenceKinds.filter((kind) => byKind[kind]);
   return (
-    <Section title={supplier} note={counted > 0 ? sayCount(counted, 'parcel') + ' counted' : 'supplier'}>
+    <Section title={supplier} note={counted > 0 ? words.parcelCounted({ counted }) : 'supplier'}>
       {counted === 0 ? (
         <Box pt="10px" textStyle="note" color="inkMuted">
-          None of its parcels has been counted yet, so nothing is known of its lists.
+          {words.noneItsParcelsHasBeen()}
         </Box>
       ) : (
         <Box pt="10px" textStyle="note">
-          {asPromised} of {promised} came as promised; expect {inHundred(expected.low)} to {inHundred(expected.high)} in
-          100.
+          {words.arrivedAsListedExpectTo({
+            asPromised,
+            promised,
+            low: inHundred(expected.low),
+            high: inHundred(expected.high),
+          })}
           {kinds.length > 0 && (
             <Box color="inkMuted">
-              {kinds.map((kind) => `${byKind[kind]} ${differenceNames[kind]}`).join(', ')}
-              {cents > 0 && `; ${money(cents)} claimed`}.
+              {list(kinds.map((kind) => `${byKind[kind]} ${differenceNames[kind]}`))}
+              {cents > 0 && words.claimed({ cents })}.
             </Box>
           )}
         </Box>

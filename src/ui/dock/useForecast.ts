@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { send } from '@/ui/server/send';
 import type { ForecastAnswer, ForecastQuestion } from '@/workers/forecast/forecastWorker';
 
 /** What a parcel is expected to give, computed beside the page; null until it is known. */
@@ -16,16 +17,16 @@ export function useForecast(
     let worker: Worker | null = null;
     const fail = () => !calledOff.signal.aborted && setState((before) => ({ ...before, hasFailed: true }));
     const ask = async () => {
-      const response = await fetch(`/api/parcels/${parcelId}/forecast`, { signal: calledOff.signal });
-      if (!response.ok) return fail();
-      const ground = (await response.json()) as ForecastQuestion;
+      const path = `/api/parcels/${parcelId}/forecast`;
+      const ground = await send<ForecastQuestion>('GET', path, undefined, calledOff.signal);
       if (calledOff.signal.aborted) return;
+      if (!ground.ok) return fail();
       worker = new Worker(new URL('../../workers/forecast/forecastWorker.ts', import.meta.url), { type: 'module' });
       worker.addEventListener('message', ({ data }: MessageEvent<ForecastAnswer>) =>
         setState({ forecast: data, hasFailed: false }),
       );
       worker.addEventListener('error', fail);
-      worker.postMessage(ground);
+      worker.postMessage(ground.value);
     };
     ask().catch(fail);
     return () => {

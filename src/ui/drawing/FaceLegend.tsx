@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Face } from '@/core/procedure/faces';
 import type { Operation } from '@/core/procedure/operations';
+import * as words from '@/words/catalogue/drawing';
 
 /** What the marks of a drawing say, in words, under it: the scale, the hold, the seam's depth, where no tool goes. */
 export function FaceLegend({
@@ -34,21 +35,21 @@ export function FaceLegend({
           borderColor="inkMuted"
           borderStyle="solid"
         />
-        {barMm} mm · {face.name}
+        {words.mm({ barMm, name: face.name })}
       </Box>
       {operation?.hold && (
         <Box color="action" fontWeight="600">
-          ◠ hold: {operation.hold.where}
+          {words.hold({ where: operation.hold.where })}
         </Box>
       )}
       {operation?.seam && operation.seam[0] && (
         <Box color="action" fontWeight="600">
-          → along the seam, {operation.seam[0].depthMm} mm deep
+          {words.alongSeamMmDeep({ depthMm: operation.seam[0].depthMm })}
         </Box>
       )}
       {face.keepOut.map((zone) => (
         <Box key={zone.label} color="danger" fontWeight="600">
-          ▨ no tool: {zone.label}
+          {words.noTools({ label: zone.label })}
         </Box>
       ))}
     </Box>

@@ -1,4 +1,5 @@
 'use client';
+import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -10,18 +11,16 @@ import type { Model } from '@/core/procedure/model';
 import { applyPatch, readPath, type Path } from '@/core/procedure/patch';
 import type { Refusal } from '@/core/shared/outcome';
 import type { DraftView } from '@/services/drafts/readDraft';
-import { Button } from '@/ui/base/Button';
-import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { ScrollBox } from '@/ui/base/ScrollBox';
-import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
-import { ProblemList } from '@/ui/models/ProblemList';
-import { send } from '@/ui/models/requests';
-import { sayCount } from '@/ui/words/amounts';
-import { sayRefusal } from '@/ui/words/sentences';
-import type { SaveState } from './draftStore';
+import { send } from '@/ui/server/send';
+import { sayRefusal } from '@/words/say/sentences';
+import { NotSaved, SaveWords } from './DraftSaving';
+import type { DraftStore } from './draftStore';
+import { EditorKeys } from './EditorKeys';
+import { FoundProblems } from './FoundProblems';
 import { JsonDialog } from './JsonDialog';
 import { KeyCount } from './KeyCount';
 import { LineDetails } from './LineDetails';
@@ -31,9 +30,12 @@ import { PartsTable } from './PartsTable';
 import { PlacingDrawing } from './PlacingDrawing';
 import { PublishDialog } from './PublishDialog';
 import { useDraft } from './useDraft';
+import { sayPatch } from '@/words/say/sayPatch';
+import * as texts from '@/words/catalogue/editor';
 
-const sheets = ['Lines', 'Parts', 'Model'] as const;
-type Sheet = (typeof sheets)[number];
+const sheetNames = { lines: texts.lines(), parts: texts.parts(), model: texts.model() } as const;
+type Sheet = keyof typeof sheetNames;
+const sheets = Object.keys(sheetNames) as Sheet[];
 
 /** A model being written: lines by keys, checked as they are typed, with the face of the line beside them. */
 export function EditorScreen({ view }: { readonly view: DraftView }) {
@@ -46,7 +48,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
     at: 0,
     isEditing: model.operations.length === 0,
   });
-  const [sheet, setSheet] = useState<Sheet>('Lines');
+  const [sheet, setSheet] = useState<Sheet>('lines');
   const [open, setOpen] = useState<'publish' | 'json' | null>(null);
   const at = Math.min(place.at, model.operations.length);
   const operation = model.operations[at];
@@ -57,7 +59,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
   const ofLine = problemsOf(problems, at);
   const mendable = [...ofLine, ...problems].find(({ fix }) => fix !== undefined);
   const mend = (found: ModelProblem | undefined) => {
-    if (found?.fix) change(applyPatch(model, found.fix));
+    if (found?.fix) change(applyPatch(model, sayPatch(found.fix)));
   };
   const remove = () => {
     if (operation) change(applyPatch(model, [{ path: ['operations', at], value: undefined }]));
@@ -73,9 +75,9 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
     router.refresh();
     return null;
   };
-  const jsonPath: Path = operation && sheet === 'Lines' ? ['operations', at] : sheet === 'Parts' ? ['parts'] : [];
-  useKey('ArrowDown', 'Next line', () => choose(at + 1, false), sheet === 'Lines' && !place.isEditing);
-  useKey('ArrowUp', 'Line before', () => choose(at - 1, false), sheet === 'Lines' && !place.isEditing);
+  const jsonPath: Path = operation && sheet === 'lines' ? ['operations', at] : sheet === 'parts' ? ['parts'] : [];
+  useKey('ArrowDown', texts.nextLine(), () => choose(at + 1, false), sheet === 'lines' && !place.isEditing);
+  useKey('ArrowUp', texts.previousLine(), () => choose(at - 1, false), sheet === 'lines' && !place.isEditing);
   const face = model.faces.find(({ id }) => id === operation?.face) ?? (model.faces[0] as Face);
 
   return (
@@ -95,25 +97,25 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
         <Headline
           lead={
             <>
-              {sayCount(model.operations.length, 'line')},{' '}
-              {errors === 0 ? 'nothing stops it' : `${sayCount(errors, 'thing stops it', 'things stop it')}`}.{' '}
-              <SaveWords save={state.save} /> <KeyCount />
+              {counts.lines({ count: model.operations.length })},{' '}
+              {errors === 0 ? texts.readyToPublish() : texts.problemBlocks({ errors })}. <SaveWords save={state.save} />{' '}
+              <KeyCount />
             </>
           }
         >
           {model.maker} {model.name}
           <Box as="span" fontSize="18px" fontWeight="400" color="inkMuted" ms="10px">
-            draft{view.basedOn === null ? '' : ` of version ${view.basedOn}`}
+            {texts.draft({ basedOn: view.basedOn === null ? '' : ` ${texts.fromVersion({ basedOn: view.basedOn })}` })}
           </Box>
         </Headline>
         <Box>
-          <Stale id={view.id} save={state.save} model={model} store={store} />
+          <NotSaved id={view.id} save={state.save} model={model} store={store} />
           <Box display="flex" gap="6px" mb="8px">
             {sheets.map((name, index) => (
               <KeyButton
                 key={name}
                 keyName={String(index + 1)}
-                label={name}
+                label={sheetNames[name]}
                 size="small"
                 look={name === sheet ? 'action' : 'quiet'}
                 aria-pressed={name === sheet}
@@ -122,8 +124,8 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
             ))}
           </Box>
         </Box>
-        <ScrollBox label={sheet} pe="4px">
-          {sheet === 'Lines' && (
+        <ScrollBox label={sheetNames[sheet]} pe="4px">
+          {sheet === 'lines' && (
             <LineTable
               model={model}
               problems={problems}
@@ -133,59 +135,36 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
               onChange={change}
             />
           )}
-          {sheet === 'Parts' && <PartsTable model={model} onChange={change} />}
-          {sheet === 'Model' && <ModelForm model={model} onChange={change} />}
+          {sheet === 'parts' && <PartsTable model={model} onChange={change} />}
+          {sheet === 'model' && <ModelForm model={model} onChange={change} />}
         </ScrollBox>
-        <Box display="flex" flexWrap="wrap" gap="8px" pt="10px" borderTopWidth="1px" borderColor="rule">
-          <KeyButton
-            keyName="Enter"
-            label="Write the line"
-            look="outline"
-            size="small"
-            isEnabled={sheet === 'Lines' && !place.isEditing}
-            onPress={() => choose(at, true)}
-          />
-          <KeyButton
-            keyName="n"
-            label="New line"
-            size="small"
-            isEnabled={!place.isEditing}
-            onPress={() => {
-              setSheet('Lines');
+        <EditorKeys
+          isOnLines={sheet === 'lines'}
+          isEditing={place.isEditing}
+          hasLine={operation !== undefined}
+          canMend={mendable !== undefined}
+          canUndo={state.canUndo}
+          canRedo={state.canRedo}
+          canPublish={errors === 0 && state.save.is !== 'stale'}
+          acts={{
+            edit: () => choose(at, true),
+            add: () => {
+              setSheet('lines');
               choose(model.operations.length, true);
-            }}
-          />
-          <KeyButton
-            keyName="m"
-            label="Mend"
-            size="small"
-            isEnabled={mendable !== undefined}
-            onPress={() => mend(mendable)}
-          />
-          <KeyButton keyName="u" label="Undo" size="small" isEnabled={state.canUndo} onPress={() => store.undo()} />
-          <KeyButton keyName="y" label="Redo" size="small" isEnabled={state.canRedo} onPress={() => store.redo()} />
-          <KeyButton
-            keyName="x"
-            label="Take the line out"
-            size="small"
-            isEnabled={sheet === 'Lines' && operation !== undefined}
-            onPress={remove}
-          />
-          <KeyButton keyName="j" label="As JSON" size="small" onPress={() => setOpen('json')} />
-          <KeyButton
-            keyName="p"
-            label="Publish"
-            look="action"
-            size="small"
-            isEnabled={errors === 0 && state.save.is !== 'stale'}
-            onPress={() => setOpen('publish')}
-          />
-        </Box>
+            },
+            mend: () => mend(mendable),
+            undo: () => store.undo(),
+            redo: () => store.redo(),
+            remove,
+            json: () => setOpen('json'),
+            publish: () => setOpen('publish'),
+          }}
+        />
       </Box>
-      <ScrollBox label="The line" bg="sheet" borderStartWidth="1px" borderColor="rule" p="14px 18px">
+      <ScrollBox label={texts.thisLine()} bg="sheet" borderStartWidth="1px" borderColor="rule" p="14px 18px">
         <PlacingDrawing key={face.id} model={model} face={face} operation={operation} onChange={change} />
         {operation && <LineDetails key={operation.id} model={model} at={at} onChange={change} />}
-        <Found
+        <FoundProblems
           problems={problems}
           onMend={mend}
           onGo={(path) => path[0] === 'operations' && choose(Number(path[1]), false)}
@@ -196,9 +175,9 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
         <JsonDialog
           title={
             jsonPath.length === 0
-              ? 'The whole document'
+              ? texts.wholeDocument()
               : jsonPath[0] === 'parts'
-                ? 'All parts'
+                ? texts.allParts()
                 : (operation?.title ?? '')
           }
           value={readPath(model, jsonPath)}
@@ -211,11 +190,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
 }
 
 /** A document that was written by hand: the server looks at its shape by saving it, before it is drawn here. */
-async function takeJson(
-  id: string,
-  store: ReturnType<typeof useDraft>['store'],
-  document: Model,
-): Promise<string | null> {
+async function takeJson(id: string, store: DraftStore, document: Model): Promise<string | null> {
   await store.flush();
   const outcome = await send<{ version: number }>('PUT', `/api/drafts/${id}`, {
     document,
@@ -225,94 +200,4 @@ async function takeJson(
   if (!outcome.ok) return sayRefusal(outcome.refusal);
   store.takeTheirs(document, outcome.value.version);
   return null;
-}
-
-function Found({
-  problems,
-  onMend,
-  onGo,
-}: {
-  readonly problems: readonly ModelProblem[];
-  readonly onMend: (problem: ModelProblem) => void;
-  readonly onGo: (path: Path) => void;
-}) {
-  if (problems.length === 0) return null;
-  return (
-    <Section title={sayCount(problems.length, 'thing to mend', 'things to mend')} mt="14px">
-      <ProblemList
-        problems={problems.slice(0, 12)}
-        action={(problem) => (
-          <Box display="flex" gap="6px" alignItems="flex-start">
-            <Button size="small" onClick={() => onGo(problem.path)}>
-              Show
-            </Button>
-            {problem.fix && (
-              <Button size="small" look="outline" onClick={() => onMend(problem)}>
-                Mend it
-              </Button>
-            )}
-          </Box>
-        )}
-      />
-    </Section>
-  );
-}
-
-function SaveWords({ save }: { readonly save: SaveState }) {
-  const words: Readonly<Record<SaveState['is'], string>> = {
-    saved: 'Saved.',
-    saving: 'Saving …',
-    away: 'The server is away: kept in this browser, saved when it is back.',
-    stale: 'Not saved.',
-    refused: 'Not saved.',
-  };
-  return <span data-save={save.is}>{words[save.is]}</span>;
-}
-
-/** Two people at one draft: the second is told, keeps what was written, and says whose it shall be. */
-function Stale({
-  id,
-  save,
-  model,
-  store,
-}: {
-  readonly id: string;
-  readonly save: SaveState;
-  readonly model: Model;
-  readonly store: ReturnType<typeof useDraft>['store'];
-}) {
-  const router = useRouter();
-  const [refusal, setRefusal] = useState<Refusal | null>(null);
-  if (save.is === 'refused')
-    return <Caution what="Not saved.">{save.says.ok ? '' : sayRefusal(save.says.refusal)}</Caution>;
-  if (save.is !== 'stale') return null;
-  const keepMine = async () => {
-    const copy = uuid();
-    const outcome = await send('POST', '/api/drafts', { id: copy, from: 'document', document: model });
-    if (!outcome.ok) return setRefusal(outcome.refusal);
-    localStorage.removeItem(`plucky-draft-${id}`);
-    router.push(`/models/drafts/${copy}`);
-  };
-  const takeTheirs = async () => {
-    const response = await fetch(`/api/drafts/${id}`).catch(() => undefined);
-    if (!response?.ok) return setRefusal({ reason: response ? 'not-found' : 'server-away', facts: {} });
-    const theirs = (await response.json()) as DraftView;
-    store.takeTheirs(theirs.document, theirs.version);
-  };
-  return (
-    <Box mb="8px">
-      <Caution tone="waiting" what={`${save.by || 'Somebody'} saved this draft in the meantime.`}>
-        Yours is kept here and nothing of it is lost.
-      </Caution>
-      <Box display="flex" gap="8px" mt="8px">
-        <Button look="action" size="small" onClick={() => void keepMine()}>
-          Keep mine as a draft of its own
-        </Button>
-        <Button size="small" onClick={() => void takeTheirs()}>
-          Take theirs
-        </Button>
-      </Box>
-      {refusal && <Caution what="Not done.">{sayRefusal(refusal)}</Caution>}
-    </Box>
-  );
 }

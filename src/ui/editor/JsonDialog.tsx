@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
+import * as words from '@/words/catalogue/editor';
 
 const Text = chakra('textarea', {
   base: {
@@ -41,7 +42,7 @@ export function JsonDialog({
     try {
       read = JSON.parse(text);
     } catch (error) {
-      return setFault(error instanceof Error ? error.message : 'This is not JSON.');
+      return setFault(error instanceof Error ? error.message : words.thisNotJson());
     }
     const says = await onTake(read);
     if (says === null) onClose();
@@ -50,16 +51,16 @@ export function JsonDialog({
   return (
     <Dialog title={title} onClose={onClose}>
       <Text
-        aria-label="Document"
+        aria-label={words.document()}
         spellCheck={false}
         value={text}
         autoFocus
         onChange={(event) => setText(event.currentTarget.value)}
       />
-      {fault && <Caution what="Not taken.">{fault} What you wrote is still here.</Caution>}
+      {fault && <Caution what={words.rejected()}>{words.whatYouWroteStillHere({ fault })}</Caution>}
       <Box mt="12px">
         <Button look="action" onClick={() => void take()}>
-          Take it
+          {words.apply()}
         </Button>
       </Box>
     </Dialog>

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { sayCount } from '@/ui/words/amounts';
+import * as words from '@/words/catalogue/editor';
 
 /** How many keys were pressed since the editor was opened: what writing a model costs. */
 export function KeyCount() {
@@ -10,5 +10,5 @@ export function KeyCount() {
     window.addEventListener('keydown', onKey, true);
     return () => window.removeEventListener('keydown', onKey, true);
   }, []);
-  return <span data-pressed={count}>{sayCount(count, 'key')} pressed.</span>;
+  return <span data-pressed={count}>{words.keyPressed({ count })}</span>;
 }

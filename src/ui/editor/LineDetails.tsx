@@ -7,8 +7,9 @@ import { applyPatch, type Path } from '@/core/procedure/patch';
 import { arcReasons } from '@/core/procedure/vocabulary';
 import { readTorque } from '@/core/screws/torque';
 import { Section } from '@/ui/base/Section';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
 import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
+import * as words from '@/words/catalogue/editor';
 
 /** What a line has no column for: how it is done, what can happen, why it comes after others, and how it goes back. */
 export function LineDetails({
@@ -29,48 +30,55 @@ export function LineDetails({
     onChange(applyPatch(model, [{ path: ['operations', at, ...path], value }]));
   const orNone = (text: string) => (text.trim() === '' ? undefined : text.trim());
   return (
-    <Section title="More of this line" mt="10px">
+    <Section title={words.moreAboutThisLine()} mt="10px">
       <Box pt="6px">
-        <FieldRow label="In one line">
-          <TextCell label="Detail" value={operation.detail} onTake={(text) => set(['detail'], text.trim())} />
+        <FieldRow label={words.inOneSentence()}>
+          <TextCell label={words.detail()} value={operation.detail} onTake={(text) => set(['detail'], text.trim())} />
         </FieldRow>
-        <FieldRow label="Posture">
-          <TextCell label="Posture" value={operation.posture ?? ''} onTake={(text) => set(['posture'], orNone(text))} />
-        </FieldRow>
-        <FieldRow label="Can happen">
+        <FieldRow label={words.posture()}>
           <TextCell
-            label="What can happen"
+            label={words.posture()}
+            value={operation.posture ?? ''}
+            onTake={(text) => set(['posture'], orNone(text))}
+          />
+        </FieldRow>
+        <FieldRow label={words.risk()}>
+          <TextCell
+            label={words.whatCanHappen()}
             value={caution?.what ?? ''}
             onTake={(text) =>
               set(
                 ['cautions'],
                 orNone(text)
-                  ? [{ what: text.trim(), instead: caution?.instead ?? 'Go slowly.' }, ...operation.cautions.slice(1)]
+                  ? [
+                      { what: text.trim(), instead: caution?.instead ?? words.goSlowly() },
+                      ...operation.cautions.slice(1),
+                    ]
                   : operation.cautions.slice(1),
               )
             }
           />
         </FieldRow>
         {caution && (
-          <FieldRow label="So instead">
+          <FieldRow label={words.instead()}>
             <TextCell
-              label="What to do instead"
+              label={words.whatToDoInstead()}
               value={caution.instead}
-              onTake={(text) => set(['cautions', 0, 'instead'], text.trim() || 'Go slowly.')}
+              onTake={(text) => set(['cautions', 0, 'instead'], text.trim() || words.goSlowly())}
             />
           </FieldRow>
         )}
         {operation.after.map((arc, index) => (
-          <FieldRow key={arc.any.join()} label={index === 0 ? 'Because' : ''}>
+          <FieldRow key={arc.any.join()} label={words.because({ index })}>
             <Box display="grid" gridTemplateColumns="96px minmax(0, 1fr)" gap="6px">
               <ChoiceCell
-                label={`Reason ${index + 1}`}
+                label={words.reason({ index: index + 1 })}
                 value={arc.reason}
                 words={arcReasons}
                 onTake={(reason) => set(['after', index, 'reason'], reason)}
               />
               <TextCell
-                label={`Because ${index + 1}`}
+                label={words.because2({ index: index + 1 })}
                 value={arc.because}
                 onTake={(text) => set(['after', index, 'because'], text.trim() || arc.because)}
               />
@@ -78,9 +86,9 @@ export function LineDetails({
           </FieldRow>
         ))}
         {screws.length > 0 && (
-          <FieldRow label="Torque">
+          <FieldRow label={words.torque()}>
             <TextCell
-              label="Torque of its screws"
+              label={words.torqueItsScrews()}
               value={torque ? `${torque.aim} N·cm` : ''}
               whyNot={(text) => {
                 const read = readTorque(text);
@@ -99,23 +107,23 @@ export function LineDetails({
         )}
         {back && (
           <>
-            <FieldRow label="Goes back">
+            <FieldRow label={words.rebuild()}>
               <TextCell
-                label="Way back"
+                label={words.rebuild2()}
                 value={back.title}
                 onTake={(text) => set(['back', 'title'], text.trim() || back.title)}
               />
             </FieldRow>
-            <FieldRow label="Renews">
+            <FieldRow label={words.renews()}>
               <TextCell
-                label="Consumables"
+                label={words.consumables()}
                 value={back.consumables.map(({ name, count }) => (count === 1 ? name : `${count} ${name}`)).join(', ')}
                 onTake={(text) => set(['back', 'consumables'], readConsumables(text, back.consumables))}
               />
             </FieldRow>
-            <FieldRow label="Seals">
+            <FieldRow label={words.seals()}>
               <ChoiceCell
-                label="Seals"
+                label={words.seals()}
                 value={back.seals ? 'yes' : 'no'}
                 words={['no', 'yes']}
                 onTake={(word) => set(['back', 'seals'], word === 'yes' ? true : undefined)}

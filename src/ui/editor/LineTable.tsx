@@ -15,25 +15,28 @@ import type { ModelProblem } from '@/core/procedure/checks/problem';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { CellInput } from './CellInput';
+import { say as sayCheck } from '@/words/catalogue/core/checks';
+import * as words from '@/words/catalogue/editor';
+import { say as sayOpening } from '@/words/catalogue/core/opening';
 
 const widths = 'minmax(160px, 2fr) 76px minmax(96px, 1.1fr) minmax(110px, 1.4fr) minmax(84px, 1.1fr) 64px 100px';
 const columns = `34px ${widths}`;
 const heads: Readonly<Record<LineField, string>> = {
-  title: 'Verb and thing',
-  face: 'Face',
-  tool: 'Tool',
-  opens: 'Opens',
-  frees: 'Frees',
-  after: 'After',
-  minutes: 'Minutes',
+  title: words.verbAndThing(),
+  face: words.face(),
+  tool: words.tool(),
+  opens: words.opens(),
+  frees: words.frees(),
+  after: words.after(),
+  minutes: words.minutesWord(),
 };
 const hints: Readonly<Record<LineField, string>> = {
-  title: 'Take the speaker out',
-  face: 'as above',
-  tool: 'as above',
+  title: words.takeSpeakerOut(),
+  face: words.asAbove(),
+  tool: words.asAbove(),
   opens: '3 PH00 3.0, plug',
   frees: 'speaker',
-  after: 'line above',
+  after: words.lineAbove(),
   minutes: '1.2',
 };
 
@@ -66,7 +69,7 @@ export interface LineTableProps {
 export function LineTable({ model, problems, at, isEditing, onChoose, onChange }: LineTableProps) {
   const rows = [...model.operations.keys(), model.operations.length];
   return (
-    <Box role="table" aria-label="Operations">
+    <Box role="table" aria-label={words.operations()}>
       <Box
         role="row"
         display="grid"
@@ -78,7 +81,7 @@ export function LineTable({ model, problems, at, isEditing, onChoose, onChange }
       >
         <span role="columnheader">
           <Box as="span" srOnly>
-            Number
+            {words.numberWord()}
           </Box>
         </span>
         {lineFields.map((field) => (
@@ -152,7 +155,7 @@ function ShownLine({
           ))
         ) : (
           <Box role="cell" px="7px" color="inkMuted" gridColumn="2 / -1">
-            A new line
+            {words.newLine2()}
           </Box>
         )}
       </Line>
@@ -164,8 +167,8 @@ function ShownLine({
           textStyle="note"
           color={problem.severity === 'error' ? 'danger' : 'waiting'}
         >
-          {problem.says} {problem.mend}
-          {problems.length > 1 && ` (${problems.length - 1} more)`}
+          {sayCheck(problem.says)} {sayCheck(problem.mend)}
+          {problems.length > 1 && ` ${words.more({ problems: problems.length - 1 })}`}
         </Box>
       )}
     </Box>
@@ -248,8 +251,8 @@ function EditedLine({ model, at, onChoose, onChange }: Pick<LineTableProps, 'mod
         ))}
       </Box>
       {unread.map(({ field, says }) => (
-        <Box key={field + says} role="cell" ps="41px" pt="4px" textStyle="note" color="danger">
-          {says}
+        <Box key={`${field} ${sayOpening(says)}`} role="cell" ps="41px" pt="4px" textStyle="note" color="danger">
+          {sayOpening(says)}
         </Box>
       ))}
     </Box>

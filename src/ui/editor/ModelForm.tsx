@@ -7,6 +7,7 @@ import { saleGrades } from '@/core/shared/grades';
 import { Section } from '@/ui/base/Section';
 import { readCents, sayCents } from './cents';
 import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
+import * as words from '@/words/catalogue/editor';
 
 const lettersPattern = /^[a-z]{2,3}$/;
 
@@ -26,48 +27,63 @@ export function ModelForm({ model, onChange }: { readonly model: Model; readonly
     );
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: '1fr 1fr' }} gap="28px">
-      <Section title="Names">
-        <FieldRow label="Maker">
-          <TextCell label="Maker" value={model.maker} read={isFilled} onTake={(text) => set(['maker'], text.trim())} />
-        </FieldRow>
-        <FieldRow label="Name">
-          <TextCell label="Name" value={model.name} read={isFilled} onTake={(text) => set(['name'], text.trim())} />
-        </FieldRow>
-        <FieldRow label="Kind">
-          <ChoiceCell label="Kind" value={model.kind} words={deviceKinds} onTake={(kind) => set(['kind'], kind)} />
-        </FieldRow>
-        <FieldRow label="Letters">
+      <Section title={words.names()}>
+        <FieldRow label={words.maker()}>
           <TextCell
-            label="Letters"
+            label={words.maker()}
+            value={model.maker}
+            read={isFilled}
+            onTake={(text) => set(['maker'], text.trim())}
+          />
+        </FieldRow>
+        <FieldRow label={words.name()}>
+          <TextCell
+            label={words.name()}
+            value={model.name}
+            read={isFilled}
+            onTake={(text) => set(['name'], text.trim())}
+          />
+        </FieldRow>
+        <FieldRow label={words.kind()}>
+          <ChoiceCell
+            label={words.kind()}
+            value={model.kind}
+            words={deviceKinds}
+            onTake={(kind) => set(['kind'], kind)}
+          />
+        </FieldRow>
+        <FieldRow label={words.letters()}>
+          <TextCell
+            label={words.letters()}
             value={model.letters}
             read={(text) => lettersPattern.test(text)}
             onTake={(text) => set(['letters'], text)}
           />
         </FieldRow>
-        <FieldRow label="Other names">
+        <FieldRow label={words.otherNames()}>
           <TextCell
-            label="Other names"
+            label={words.otherNames()}
             value={model.aliases.join(', ')}
             onTake={(text) => set(['aliases'], list(text))}
           />
         </FieldRow>
-        <FieldRow label="Proof of off">
+        <FieldRow label={words.howToConfirmOff()}>
           <TextCell
-            label="Proof of off"
+            label={words.howToConfirmOff()}
             value={model.proofOfOff}
             read={isFilled}
             onTake={(text) => set(['proofOfOff'], text.trim())}
           />
         </FieldRow>
-        <FieldRow label="Price A B C D">
+        <FieldRow label={words.priceBCD()}>
           <TextCell
-            label="Price by grade"
+            label={words.priceByGrade()}
             value={saleGrades.map((grade) => sayCents(model.priceCents[grade])).join(' ')}
             read={(text) => readCents(text) !== null}
             onTake={(text) => set(['priceCents'], readCents(text))}
           />
         </FieldRow>
-        <FieldRow label="Tests">
+        <FieldRow label={words.tests()}>
           <Box display="flex" flexWrap="wrap" gap="2px 14px">
             {deviceTests.map((test) => (
               <Box as="label" key={test} display="inline-flex" gap="6px" alignItems="center" minH="28px">
@@ -78,7 +94,7 @@ export function ModelForm({ model, onChange }: { readonly model: Model; readonly
           </Box>
         </FieldRow>
       </Section>
-      <Section title="Faces" note="width × height × corner, mm">
+      <Section title={words.faces()} note={words.widthHeightCornerMm()}>
         {model.faces.map((face, at) => (
           <Box
             key={face.id}
@@ -92,13 +108,13 @@ export function ModelForm({ model, onChange }: { readonly model: Model; readonly
               {face.id}
             </Box>
             <TextCell
-              label={`Name of face ${face.id}`}
+              label={words.nameFace({ id: face.id })}
               value={face.name}
               read={isFilled}
               onTake={(text) => set(['faces', at, 'name'], text.trim())}
             />
             <TextCell
-              label={`Size of face ${face.id}`}
+              label={words.sizeFace({ id: face.id })}
               value={`${face.widthMm} ${face.heightMm} ${face.cornerMm}`}
               read={(text) => readSize(text) !== null}
               onTake={(text) =>

@@ -6,16 +6,25 @@ import { partCategories, slotKinds } from '@/core/procedure/vocabulary';
 import { saleGrades } from '@/core/shared/grades';
 import { readCents, sayCents } from './cents';
 import { ChoiceCell, TextCell } from './FieldRow';
+import * as words from '@/words/catalogue/editor';
 
 const columns = 'minmax(110px, 1.2fr) minmax(90px, 1fr) 96px minmax(110px, 1.2fr) 104px 140px 58px';
-const heads = ['Part', 'Other names', 'Category', 'Fits (class)', 'Slot', 'Worth A B C D', 'Once'];
+const heads = [
+  words.part(),
+  words.otherNames(),
+  words.category(),
+  words.fitsClass(),
+  words.slot(),
+  words.priceBCD2(),
+  words.once(),
+];
 
 /** The parts as they were named in the lines: what they are, what they fit, what they are worth. */
 export function PartsTable({ model, onChange }: { readonly model: Model; readonly onChange: (model: Model) => void }) {
   const set = (at: number, field: string, value: unknown) =>
     onChange(applyPatch(model, [{ path: ['parts', at, field], value }]));
   return (
-    <Box role="table" aria-label="Parts">
+    <Box role="table" aria-label={words.parts()}>
       <Box
         role="row"
         display="grid"
@@ -35,7 +44,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
         <Box role="row" key={part.id} display="grid" gridTemplateColumns={columns} gap="6px" py="2px">
           <div role="cell">
             <TextCell
-              label={`Name of ${part.id}`}
+              label={words.name2({ id: part.id })}
               value={part.name}
               read={(text) => text.trim() !== ''}
               onTake={(text) => set(at, 'name', text.trim())}
@@ -43,7 +52,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
           </div>
           <div role="cell">
             <TextCell
-              label={`Other names of ${part.id}`}
+              label={words.otherNames2({ id: part.id })}
               value={part.aliases.join(', ')}
               onTake={(text) =>
                 set(
@@ -59,7 +68,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
           </div>
           <div role="cell">
             <ChoiceCell
-              label={`Category of ${part.id}`}
+              label={words.category2({ id: part.id })}
               value={part.category}
               words={partCategories}
               onTake={(word) => set(at, 'category', word)}
@@ -67,7 +76,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
           </div>
           <div role="cell">
             <TextCell
-              label={`Class of ${part.id}`}
+              label={words.classWord({ id: part.id })}
               value={part.interchange}
               read={(text) => /^[a-z0-9][a-z0-9-]{0,59}$/.test(text)}
               onTake={(text) => set(at, 'interchange', text)}
@@ -75,7 +84,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
           </div>
           <div role="cell">
             <ChoiceCell
-              label={`Slot of ${part.id}`}
+              label={words.slot2({ id: part.id })}
               value={part.slot ?? ''}
               words={['', ...slotKinds]}
               onTake={(word) => set(at, 'slot', word === '' ? undefined : word)}
@@ -83,7 +92,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
           </div>
           <div role="cell">
             <TextCell
-              label={`Worth of ${part.id}`}
+              label={words.prices({ id: part.id })}
               value={
                 part.valueCents ? saleGrades.map((grade) => sayCents(part.valueCents?.[grade] ?? 0)).join(' ') : ''
               }
@@ -93,7 +102,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
           </div>
           <div role="cell">
             <ChoiceCell
-              label={`Single-use ${part.id}`}
+              label={words.singleUse({ id: part.id })}
               value={part.singleUse ? 'yes' : 'no'}
               words={['no', 'yes']}
               onTake={(word) => set(at, 'singleUse', word === 'yes' ? true : undefined)}
@@ -103,7 +112,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
       ))}
       {model.parts.length === 0 && (
         <Box color="inkMuted" py="12px">
-          Parts come from the lines: name one under “Frees”.
+          {words.partsComeFromLinesName()}
         </Box>
       )}
     </Box>

@@ -8,6 +8,7 @@ import type { Operation } from '@/core/procedure/operations';
 import { applyPatch } from '@/core/procedure/patch';
 import { Button } from '@/ui/base/Button';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
+import * as words from '@/words/catalogue/editor';
 
 const Handle = chakra('rect', {
   base: { fill: 'transparent', stroke: 'transparent', cursor: 'move', vectorEffect: 'non-scaling-stroke' },
@@ -79,12 +80,12 @@ export function PlacingDrawing({
   const addZone = () => {
     const faceAt = model.faces.indexOf(face);
     const zone = {
-      label: `zone ${face.keepOut.length + 1}`,
+      label: words.zone({ keepOut: face.keepOut.length + 1 }),
       xMm: Math.round(face.widthMm / 2),
       yMm: Math.round(face.heightMm / 2),
       widthMm: 8,
       heightMm: 8,
-      because: 'A tool harms what lies here.',
+      because: words.toolDamagesWhatUnderHere(),
     };
     onChange(applyPatch(model, [{ path: ['faces', faceAt, 'keepOut', face.keepOut.length], value: zone }]));
     setChosenId(`keepOut-${face.keepOut.length}`);
@@ -95,7 +96,7 @@ export function PlacingDrawing({
         ref={frame}
         tabIndex={0}
         role="application"
-        aria-label={`Places on ${face.name}: N next, arrows move`}
+        aria-label={words.positionsOnNNextArrows({ name: face.name })}
         onKeyDown={onKey}
         display="inline-block"
         p="4px"
@@ -152,16 +153,19 @@ export function PlacingDrawing({
         <Box flex="1" textStyle="note" aria-live="polite">
           {chosen ? (
             <>
-              <strong>{chosen.label}</strong> at {drag?.mark.id === chosen.id ? round(drag.xMm) : chosen.xMm},{' '}
-              {drag?.mark.id === chosen.id ? round(drag.yMm) : chosen.yMm} mm
-              {chosen.widthMm !== undefined && `, ${chosen.widthMm} × ${chosen.heightMm} mm`}
+              <strong>{chosen.label}</strong>{' '}
+              {words.atMm({
+                xMm: drag?.mark.id === chosen.id ? round(drag.xMm) : chosen.xMm,
+                yMm: drag?.mark.id === chosen.id ? round(drag.yMm) : chosen.yMm,
+                mm: chosen.widthMm !== undefined && `, ${chosen.widthMm} × ${chosen.heightMm} mm`,
+              })}
             </>
           ) : (
-            'Nothing to place on this face yet.'
+            words.nothingToPlaceOnThis()
           )}
         </Box>
         <Button size="small" onClick={addZone}>
-          Add a no-tool zone
+          {words.addNoToolZone()}
         </Button>
       </Box>
     </Box>

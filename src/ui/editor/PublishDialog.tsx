@@ -5,9 +5,11 @@ import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
+import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
+import * as words from '@/words/catalogue/editor';
 
 /** A version needs a note of what is new; units that are under way keep the one they were planned with. */
 export function PublishDialog({
@@ -24,10 +26,9 @@ export function PublishDialog({
     if (note.trim().length >= 3) setRefusal(await onPublish(note.trim()));
   };
   return (
-    <Dialog title="Publish this version" onClose={onClose}>
+    <Dialog title={words.publishThisVersion()} onClose={onClose}>
       <form onSubmit={(event) => void submit(event)}>
-        <Box as="label" display="grid" gap="6px" fontWeight="600">
-          What is new in it?
+        <Field label={words.whatNew()}>
           <Input
             value={note}
             maxLength={200}
@@ -35,12 +36,12 @@ export function PublishDialog({
             autoComplete="off"
             onChange={(event) => setNote(event.currentTarget.value)}
           />
-        </Box>
-        {refusal && <Caution what="Not published.">{sayRefusal(refusal)}</Caution>}
+        </Field>
+        {refusal && <Caution what={words.notPublished()}>{sayRefusal(refusal)}</Caution>}
         <Box mt="14px">
           <Button type="submit" look="action" size="wide" disabled={note.trim().length < 3}>
             <KeyCap name="Enter" />
-            Publish
+            {words.publish()}
           </Button>
         </Box>
       </form>

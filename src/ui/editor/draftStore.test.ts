@@ -1,36 +1,36 @@
+import { MemoryLetters, settleAll } from '../../../tests/support/letterStore';
 import { phone } from '../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
-import { DraftStore } from './draftStore';
+import { DraftStore, type DraftLetter } from './draftStore';
 import { readCents, sayCents } from './cents';
 
 const named = (name: string): Model => ({ ...phone, name });
 
 /** A server that answers as told, and a browser that keeps. */
-function bench(answers: Outcome<{ version: number }>[] = []) {
+function bench(answers: Outcome<{ version: number }>[] = [], left: readonly DraftLetter[] = [], served = 1) {
   const puts: { name: string; expects: number }[] = [];
   const timers: (() => void)[] = [];
-  let kept: { document: Model; version: number } | null = null;
-  let version = 1;
-  const store = new DraftStore(phone, 1, {
-    put: async (document, expects) => {
+  const letters = new MemoryLetters<DraftLetter>(left);
+  let version = served;
+  const store = new DraftStore('d', phone, served, {
+    store: letters,
+    put: async ({ document, expects }) => {
       puts.push({ name: document.name, expects });
-      const answer = answers.shift() ?? accept({ version: (version += 1) });
+      const told = answers.shift();
+      if (!told && expects !== version) return refuse('draft-stale', { by: 'Mirel' });
+      const answer = told ?? accept({ version: version + 1 });
       if (answer.ok) version = answer.value.version;
       return answer;
     },
-    keep: (copy) => (kept = copy),
-    drop: () => (kept = null),
-    later: (work) => {
-      timers.push(work);
-      return () => timers.splice(timers.indexOf(work), 1);
-    },
+    later: (work) => void timers.push(work),
   });
   const tick = async () => {
     for (const work of timers.splice(0)) work();
-    for (let turn = 0; turn < 5; turn += 1) await Promise.resolve();
+    await settleAll();
   };
-  return { store, puts, tick, kept: () => kept };
+  const kept = () => letters.rows.get('d')?.letter ?? null;
+  return { store, puts, tick, kept };
 }
 
 describe('a draft being edited', () => {
@@ -60,7 +60,7 @@ describe('a draft being edited', () => {
   });
 
   test('somebody else saved first: saving stops, nothing is lost, and theirs can be taken and taken back', async () => {
-    const { store, puts, tick, kept } = bench([refuse('draft-stale', { by: 'Mirel' })]);
+    const { store, puts, tick, kept } = bench([refuse('draft-stale', { by: 'Mirel' }), accept({ version: 6 })]);
     store.change(named('mine'));
     await tick();
     expect(store.read().save).toEqual({ is: 'stale', by: 'Mirel' });
@@ -87,13 +87,37 @@ describe('a draft being edited', () => {
   });
 
   test('a browser closed in mid-edit: its copy is fetched back and saved', async () => {
-    const { store, puts, tick } = bench();
-    store.restore({ document: named('half a line'), version: 1 }, 'Sunniva');
-    await tick();
+    const { store, puts } = bench([], [{ id: 'd', document: named('half a line'), expects: 1, saveId: 's' }]);
+    await store.resume();
+    expect(store.read().model.name).toBe('half a line');
+    await settleAll();
     expect(puts).toEqual([{ name: 'half a line', expects: 1 }]);
-    const other = bench();
-    other.store.restore({ document: named('old'), version: 0 }, 'Mirel');
-    expect(other.store.read()).toMatchObject({ save: { is: 'stale', by: 'Mirel' }, model: { name: 'old' } });
+    store.undo();
+    expect(store.read().model.name).toBe(phone.name);
+  });
+
+  test('a copy from before somebody else saved is shown as such, over another reload too', async () => {
+    const old = { id: 'd', document: named('old'), expects: 0, saveId: 's' };
+    const { store, tick } = bench([], [old]);
+    await store.resume();
+    await settleAll();
+    expect(store.read()).toMatchObject({ save: { is: 'stale', by: 'Mirel' }, model: { name: 'old' } });
+    await tick();
+    expect(store.read().save.is).toBe('stale');
+  });
+
+  test('what is written while a save is on its way is saved over the version that it makes', async () => {
+    const { store, puts, tick } = bench();
+    store.change(named('a'));
+    const ticked = tick();
+    store.change(named('ab'));
+    await ticked;
+    await tick();
+    expect(puts).toEqual([
+      { name: 'a', expects: 1 },
+      { name: 'ab', expects: 2 },
+    ]);
+    expect(store.read()).toMatchObject({ version: 3, save: { is: 'saved' } });
   });
 
   test('what the server refuses is said, not tried again', async () => {
@@ -102,6 +126,9 @@ describe('a draft being edited', () => {
     await tick();
     await tick();
     expect([store.read().save.is, puts.length]).toEqual(['refused', 1]);
+    store.change(named('mended'));
+    await tick();
+    expect([store.read().save.is, puts.length]).toEqual(['saved', 2]);
   });
 });
 

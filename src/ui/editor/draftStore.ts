@@ -1,14 +1,22 @@
 import { v4 as uuid } from 'uuid';
 import type { Model } from '@/core/procedure/model';
-import type { Outcome } from '@/core/shared/outcome';
-import type { DraftCopy } from './draftCopy';
+import type { Outcome, Refusal } from '@/core/shared/outcome';
+import { emptyOutbox, oneByOne, Outbox, type Letter, type LetterStore, type OutboxState } from '@/ui/server/outbox';
+
+/** One save of a draft; its id is the draft's, so that a later save takes its place. */
+export interface DraftLetter extends Letter {
+  readonly document: Model;
+  /** The server's version that it was written over. */
+  readonly expects: number;
+  readonly saveId: string;
+}
 
 export type SaveState =
   | { readonly is: 'saved' }
   | { readonly is: 'saving' }
   | { readonly is: 'away' }
   | { readonly is: 'stale'; readonly by: string }
-  | { readonly is: 'refused'; readonly says: Outcome<never> };
+  | { readonly is: 'refused'; readonly refusal: Refusal };
 
 export interface DraftState {
   readonly model: Model;
@@ -20,14 +28,12 @@ export interface DraftState {
 
 /** What the store needs of the world: a way to the server, the browser's own keeping, and time. */
 export interface DraftWorld {
-  readonly put: (document: Model, expects: number, saveId: string) => Promise<Outcome<{ readonly version: number }>>;
-  readonly keep: (copy: DraftCopy) => void;
-  readonly drop: () => void;
-  readonly later: (work: () => void, ms: number) => () => void;
+  readonly store: LetterStore<DraftLetter>;
+  readonly put: (letter: DraftLetter) => Promise<Outcome<{ readonly version: number }>>;
+  readonly later: (work: () => void, ms: number) => void;
 }
 
 const savesAfterMs = 350;
-const triesAgainMs = 2000;
 const mostSteps = 500;
 
 /**
@@ -40,15 +46,28 @@ export class DraftStore {
   private future: readonly Model[] = [];
   private state: DraftState;
   private readonly listeners = new Set<() => void>();
-  private stopTimer: (() => void) | null = null;
-  private isSending = false;
+  private readonly outbox: Outbox<DraftLetter, { readonly version: number }>;
+  private sent: OutboxState<DraftLetter> = emptyOutbox;
 
   constructor(
+    private readonly id: string,
     document: Model,
     version: number,
-    private readonly world: DraftWorld,
+    { put, ...world }: DraftWorld,
   ) {
     this.state = { model: document, version, save: { is: 'saved' }, canUndo: false, canRedo: false };
+    this.outbox = new Outbox({
+      ...world,
+      gathersMs: savesAfterMs,
+      ...oneByOne(put),
+      onAnswer: (_letter, answer) => {
+        if (answer.ok) this.saved(answer.value.version);
+      },
+      onState: (sent) => {
+        this.sent = sent;
+        this.set({ save: saveOf(sent) });
+      },
+    });
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -81,32 +100,47 @@ export class DraftStore {
     this.show(next);
   }
 
-  /** A copy that this browser kept when it was closed before the server had it. */
-  restore(copy: DraftCopy, savedBy: string): void {
-    if (copy.version === this.state.version) return this.change(copy.document);
-    this.set({ model: copy.document, version: copy.version, save: { is: 'stale', by: savedBy } });
+  /** Fetches back what this browser kept when it was closed before the server had it. */
+  async resume(): Promise<void> {
+    const { waiting, rejected } = await this.outbox.resume();
+    const left = waiting.at(-1) ?? rejected.at(-1)?.letter;
+    if (!left || left.document === this.state.model) return;
+    this.past = [...this.past, this.state.model];
+    this.set({ model: left.document, version: left.expects });
   }
 
   /** Takes what somebody else saved; the own one can be fetched back by undo. */
   takeTheirs(document: Model, version: number): void {
     this.past = [...this.past, this.state.model];
     this.future = [];
-    this.set({ model: document, version, save: { is: 'saved' } });
-    this.world.drop();
+    this.set({ model: document, version });
+    this.outbox.discard(this.id);
+  }
+
+  /** Forgets what this browser keeps of it: it is kept elsewhere. */
+  letGo(): void {
+    this.outbox.discard(this.id);
   }
 
   /** Saves what is not saved, now. */
-  async flush(): Promise<void> {
-    this.stopTimer?.();
-    this.stopTimer = null;
-    if (this.state.save.is === 'saving' || this.state.save.is === 'away') await this.sendNow();
+  flush(): Promise<void> {
+    return this.outbox.flush();
   }
 
   private show(model: Model): void {
-    const isStale = this.state.save.is === 'stale';
-    this.set({ model, save: isStale ? this.state.save : { is: 'saving' } });
-    this.world.keep({ document: model, version: this.state.version });
-    if (!isStale) this.sendLater(savesAfterMs);
+    this.set({ model });
+    const letter = { id: this.id, document: model, expects: this.state.version, saveId: uuid() };
+    const [rejected] = this.sent.rejected;
+    // Over somebody else's save nothing is sent until a person has said whose it shall be.
+    if (rejected?.refusal.reason === 'draft-stale') this.outbox.reject(letter, rejected.refusal);
+    else this.outbox.add(letter);
+  }
+
+  /** What was written meanwhile is written over the new version. */
+  private saved(version: number): void {
+    this.set({ version });
+    const next = this.sent.waiting.at(-1);
+    if (next) this.outbox.add({ ...next, expects: version });
   }
 
   private set(change: Partial<DraftState>): void {
@@ -118,31 +152,12 @@ export class DraftStore {
     };
     for (const listener of this.listeners) listener();
   }
+}
 
-  private sendLater(ms: number): void {
-    this.stopTimer?.();
-    this.stopTimer = this.world.later(() => void this.sendNow(), ms);
-  }
-
-  private async sendNow(): Promise<void> {
-    if (this.isSending) return;
-    this.isSending = true;
-    const { model, version } = this.state;
-    const outcome = await this.world.put(model, version, uuid());
-    this.isSending = false;
-    if (outcome.ok) {
-      const isNewest = this.state.model === model;
-      this.set({ version: outcome.value.version, save: { is: isNewest ? 'saved' : 'saving' } });
-      if (isNewest) return this.world.drop();
-      this.world.keep({ document: this.state.model, version: outcome.value.version });
-      return this.sendLater(savesAfterMs);
-    }
-    const { reason, facts } = outcome.refusal;
-    if (reason === 'draft-stale') return this.set({ save: { is: 'stale', by: String(facts.by ?? '') } });
-    if (reason === 'server-away' || reason === 'database-away' || reason === 'not-signed-in') {
-      this.set({ save: { is: 'away' } });
-      return this.sendLater(triesAgainMs);
-    }
-    this.set({ save: { is: 'refused', says: outcome } });
-  }
+function saveOf({ waiting, rejected, away }: OutboxState<DraftLetter>): SaveState {
+  const [first] = rejected;
+  if (first?.refusal.reason === 'draft-stale') return { is: 'stale', by: String(first.refusal.values.by ?? '') };
+  if (first) return { is: 'refused', refusal: first.refusal };
+  if (waiting.length === 0) return { is: 'saved' };
+  return { is: away ? 'away' : 'saving' };
 }

@@ -4,9 +4,9 @@ import dynamic from 'next/dynamic';
 import { useState, useSyncExternalStore } from 'react';
 import { Caution } from '@/ui/base/Caution';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayCount } from '@/ui/words/amounts';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
 import { useShopStore } from './ShopProvider';
+import * as words from '@/words/catalogue/facts';
 
 /** Seldom needed, and so not part of every screen's first load. */
 const UnsettledDialog = dynamic(() => import('./UnsettledDialog').then((module) => module.UnsettledDialog), {
@@ -19,8 +19,9 @@ export function NoticeBar() {
   'use no memo';
   const store = useShopStore();
   useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
-  const { notice, queueState, unsettled, keptAt } = store;
-  const { away, waiting, isUnkept } = queueState;
+  const { notice, outbox, keptAt } = store;
+  const { away, isUnkept, rejected } = outbox;
+  const waiting = outbox.waiting.length;
   const [isLooking, setLooking] = useState(false);
   return (
     <Box
@@ -39,43 +40,43 @@ export function NoticeBar() {
     >
       {away && keptAt === null && (
         <Box maxW="760px" pointerEvents="auto" boxShadow="0 2px 0 0 var(--chakra-colors-waiting)">
-          <Caution tone="waiting" what={`${sayCount(waiting, 'fact')} to send.`}>
+          <Caution tone="waiting" what={words.factToSend({ waiting })}>
             {sayRefusal(away)}
           </Caution>
         </Box>
       )}
       {keptAt !== null && (
         <Box maxW="760px" pointerEvents="auto">
-          <Caution tone="waiting" what="The server does not answer.">
-            This page is as it was at {new Date(keptAt).toTimeString().slice(0, 5)}, with what you did here since. Go
-            on: {waiting > 0 ? `${sayCount(waiting, 'fact')} to send, kept in this browser.` : 'it is kept.'}
+          <Caution tone="waiting" what={words.serverDoesNotAnswer()}>
+            {words.thisPageAsWasAt({
+              toTimeString: new Date(keptAt).toTimeString().slice(0, 5),
+              itIsKept: waiting > 0 ? words.factToSendKeptIn({ waiting }) : words.kept(),
+            })}
           </Caution>
         </Box>
       )}
       {isUnkept && (
         <Box maxW="760px" pointerEvents="auto">
-          <Caution what="This browser keeps no copy.">
-            Its storage is full or closed: leave the page open until everything is sent.
-          </Caution>
+          <Caution what={words.thisBrowserKeepsNoCopy()}>{words.itsStorageFullOrBlocked()}</Caution>
         </Box>
       )}
-      {unsettled.length > 0 && (
+      {rejected.length > 0 && (
         <Box maxW="760px" pointerEvents="auto" display="flex" alignItems="stretch">
-          <Caution tone="waiting" what={`${sayCount(unsettled.length, 'fact')} of this bench not taken.`}>
-            Kept here until you settle {unsettled.length === 1 ? 'it' : 'them'}.
+          <Caution tone="waiting" what={words.factFromThisBenchRejected({ unsettled: rejected.length })}>
+            {words.keptHereUntilYouSettle({ unsettled: rejected.length })}
           </Caution>
-          <KeyButton keyName="F2" label="Settle" look="outline" bg="sheet" onPress={() => setLooking(true)} />
+          <KeyButton keyName="F2" label={words.settle()} look="outline" bg="sheet" onPress={() => setLooking(true)} />
         </Box>
       )}
       {notice && (
         <Box maxW="760px" pointerEvents="auto" display="flex" alignItems="stretch" key={notice.key}>
-          <Caution what="Not done.">{sayRefusal(notice.refusal)}</Caution>
-          <KeyButton keyName="Escape" label="Close this" look="danger" bg="sheet" onPress={() => store.show(null)} />
+          <Caution what={words.notDone()}>{sayRefusal(notice.refusal)}</Caution>
+          <KeyButton keyName="Escape" label={words.close()} look="danger" bg="sheet" onPress={() => store.show(null)} />
         </Box>
       )}
-      {isLooking && unsettled.length > 0 && (
+      {isLooking && rejected.length > 0 && (
         <Box pointerEvents="auto">
-          <UnsettledDialog facts={unsettled} onClose={() => setLooking(false)} />
+          <UnsettledDialog facts={rejected} onClose={() => setLooking(false)} />
         </Box>
       )}
     </Box>

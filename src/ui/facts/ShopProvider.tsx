@@ -1,15 +1,17 @@
 'use client';
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { v4 as makeId } from 'uuid';
-import type { Entities, Parcel, Part, Unit } from '@/core/bench/entities';
-import type { EventType, Payloads } from '@/core/bench/events';
-import type { Outcome } from '@/core/shared/outcome';
+import type { Entities, Parcel, Part, Unit } from '@/core/entities/entities';
+import type { Fact, FactType, Payloads } from '@/core/shop/facts';
+import { accept, type Outcome } from '@/core/shared/outcome';
+import type { Acknowledged } from '@/services/facts/recordFact';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { useRefresher } from '@/ui/live/useRefresher';
 import { pageKeptAt } from '@/ui/offline/keptPages';
-import { browserStore, postFacts } from './browserDoors';
-import { EventQueue } from './eventQueue';
-import { ShopStore, type Seeds } from './shopStore';
-import { UnsettledFacts } from './unsettledFacts';
+import { browserLaid, browserLetters } from '@/ui/server/browserKeeps';
+import { Outbox, type Answer } from '@/ui/server/outbox';
+import { send } from '@/ui/server/send';
+import { ShopStore, type FactOutbox, type Overlaid, type Seeds } from './shopStore';
 
 const ShopContext = createContext<ShopStore | null>(null);
 
@@ -23,54 +25,56 @@ declare global {
 /** Holds what this browser knows ahead of the server, over all screens. */
 export function ShopProvider({ children }: { readonly children: ReactNode }) {
   const { news } = useRefresher();
+  const rules = useHouseRules();
   const [{ store, start, settle }] = useState(() => {
-    const holder: { queue?: EventQueue; unsettled?: UnsettledFacts; kept?: ReturnType<typeof browserStore> } = {};
+    const holder: { outbox?: FactOutbox } = {};
     const made: ShopStore = new ShopStore(
-      () => holder.queue as EventQueue,
+      () => holder.outbox as FactOutbox,
+      rules,
       makeId,
       () => new Date(),
       news,
-      (unsettled) => holder.unsettled?.add(unsettled),
       // Only a convenience for a page without a server: a browser that keeps nothing does without.
-      (id, overlaid) => void holder.kept?.keepLaid(id, overlaid).catch(() => undefined),
+      (id, overlaid) => void browserLaid.keep(id, overlaid).catch(() => undefined),
     );
     const begin = () => {
-      const kept = browserStore();
-      holder.kept = kept;
       const keptAt = pageKeptAt();
       made.setKeptAt(keptAt);
       // A page from the server knows better than what was laid over an earlier one.
-      if (keptAt === null) void kept.dropLaid().catch(() => undefined);
+      if (keptAt === null) void browserLaid.clear().catch(() => undefined);
       else
-        void kept.loadLaid().then(
+        void browserLaid.load<Overlaid>().then(
           (laid) => made.recall(laid),
           () => undefined,
         );
-      const unsettled = new UnsettledFacts(kept, () => made.setUnsettled(unsettled.all));
-      holder.unsettled = unsettled;
-      void unsettled.resume();
-      const queue = new EventQueue({
-        store: kept,
-        send: postFacts,
+      const outbox: FactOutbox = new Outbox({
+        store: browserLetters<Fact>('facts'),
+        post: postFacts,
         later: (work, ms) => void setTimeout(work, ms),
-        onAnswer: (event, answer) => made.answered(event, answer),
-        onState: (state) => made.setQueueState(state),
+        onAnswer: (fact, answer) => made.answered(fact, answer),
+        onState: (state) => made.setOutbox(state),
       });
-      holder.queue = queue;
+      holder.outbox = outbox;
       window.pluckyAcknowledgedMs = made.acknowledgedMs;
-      void queue.resume();
-      const tryNow = () => void queue.flush();
+      void outbox.resume();
+      const tryNow = () => void outbox.flush();
       window.addEventListener('online', tryNow);
       return () => window.removeEventListener('online', tryNow);
     };
-    return { store: made, start: begin, settle: (id: string) => holder.unsettled?.settle(id) };
+    return { store: made, start: begin, settle: (id: string) => holder.outbox?.discard(id) };
   });
   useEffect(() => start(), [start]);
+  useEffect(() => store.setRules(rules), [store, rules]);
   return (
     <ShopContext.Provider value={store}>
       <SettleContext.Provider value={settle}>{children}</SettleContext.Provider>
     </ShopContext.Provider>
   );
+}
+
+async function postFacts(facts: readonly Fact[]): Promise<Outcome<readonly Answer<Acknowledged>[]>> {
+  const outcome = await send<{ answers: readonly Answer<Acknowledged>[] }>('POST', '/api/facts', { facts });
+  return outcome.ok ? accept(outcome.value.answers) : outcome;
 }
 
 const SettleContext = createContext<(id: string) => void>(() => undefined);
@@ -90,7 +94,7 @@ export interface Shop {
   /** Units that were changed here, whether or not the screen shows them. */
   readonly madeUnits: readonly Unit[];
   readonly parts: readonly Part[];
-  readonly act: <T extends EventType>(type: T, subjectId: string, payload: Payloads[T]) => Outcome<string>;
+  readonly act: <T extends FactType>(type: T, subjectId: string, payload: Payloads[T]) => Outcome<string>;
   readonly takeBack: (about?: string) => Outcome<string>;
 }
 

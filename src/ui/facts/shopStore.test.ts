@@ -1,21 +1,21 @@
 import { TestBench } from '../../../tests/support/bench';
 import { phone, shippedModels } from '../../../tests/support/models';
-import type { Unit } from '@/core/bench/entities';
-import type { BenchEvent } from '@/core/bench/events';
-import type { EventQueue } from './eventQueue';
+import type { Unit } from '@/core/entities/entities';
+import { startingHouseRules } from '@/core/shared/houseRules';
+import type { Fact } from '@/core/shop/facts';
 import { ShopStore, type Overlaid } from './shopStore';
 
 function setUp() {
   const bench = new TestBench();
   bench.identified(phone);
-  const queued: BenchEvent[] = [];
+  const queued: Fact[] = [];
   let made = 0;
   const make = (onLaid?: (id: string, overlaid: Overlaid | null) => void) =>
     new ShopStore(
-      () => ({ add: (event: BenchEvent) => queued.push(event) }) as unknown as EventQueue,
+      () => ({ add: (fact: Fact) => void queued.push(fact) }),
+      startingHouseRules,
       () => `id-${(made += 1)}`,
       () => new Date('2026-11-25T08:00:00Z'),
-      () => undefined,
       () => undefined,
       onLaid,
     );
@@ -44,13 +44,13 @@ describe('ShopStore', () => {
   test('when the server refuses, what was laid over goes and the server’s word shows', () => {
     const { store, queued, served, seeds } = setUp();
     store.act(seeds, 'test-noted', 'u', { test: 'starts', result: 'fault' });
-    store.answered(queued[0] as BenchEvent, {
+    store.answered(queued[0] as Fact, {
       id: 'id-1',
       ok: false,
-      refusal: { reason: 'stale', facts: { tag: 'U-1', by: 'Imke R.' } },
+      refusal: { reason: 'stale', values: { tag: 'U-1', by: 'Imke R.' } },
     });
     expect(store.merged('unit', served)).toBe(served);
-    expect(store.notice?.refusal.facts.by).toBe('Imke R.');
+    expect(store.notice?.refusal.values.by).toBe('Imke R.');
   });
 
   test('what an earlier page laid over is laid over again, but not over what was made since', () => {
@@ -74,8 +74,8 @@ describe('ShopStore', () => {
     const store = make((id, overlaid) => void (overlaid ? kept.set(id, overlaid) : kept.delete(id)));
     store.act(seeds, 'test-noted', 'u', { test: 'starts', result: 'fault' });
     expect((kept.get('u')?.entity as Unit).tests.starts).toBe('fault');
-    const [event] = queued as [BenchEvent];
-    store.answered(event, { id: event.id, ok: false, refusal: { reason: 'stale', facts: {} } });
+    const [fact] = queued as [Fact];
+    store.answered(fact, { id: fact.id, ok: false, refusal: { reason: 'stale', values: {} } });
     expect(kept.size).toBe(0);
   });
 

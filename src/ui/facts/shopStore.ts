@@ -1,11 +1,14 @@
-import { applyEvent } from '@/core/bench/applyEvent';
-import type { Entities, EntityKind } from '@/core/bench/entities';
-import type { BenchEvent, EventType, Payloads, Touched } from '@/core/bench/events';
-import { MemoryWorld } from '@/core/bench/memoryWorld';
+import { applyFact } from '@/core/shop/applyFact';
+import { makeFact } from '@/core/shop/makeFact';
+import type { HouseRules } from '@/core/shared/houseRules';
+import type { Entities, EntityKind } from '@/core/entities/entities';
+import type { Fact, FactType, Payloads } from '@/core/shop/facts';
+import type { Touched } from '@/core/shop/world';
+import { MemoryWorld } from '@/core/shop/memoryWorld';
 import type { Model } from '@/core/procedure/model';
 import { refuse, type Outcome, type Refusal } from '@/core/shared/outcome';
-import type { Unsettled } from './unsettledFacts';
-import type { Answer, EventQueue, QueueState } from './eventQueue';
+import { emptyOutbox, type Answer, type Outbox, type OutboxState } from '@/ui/server/outbox';
+import type { Acknowledged } from '@/services/facts/recordFact';
 
 /** What a screen got from the server. */
 export interface Seeds {
@@ -30,6 +33,8 @@ export interface Notice {
   readonly refusal: Refusal;
 }
 
+export type FactOutbox = Outbox<Fact, Acknowledged>;
+
 const longestMemory = 200;
 
 /**
@@ -38,26 +43,25 @@ const longestMemory = 200;
  */
 export class ShopStore {
   private overlay = new Map<string, Overlaid>();
-  private made: { readonly event: BenchEvent; readonly touched: readonly Touched[] }[] = [];
+  private made: { readonly fact: Fact; readonly touched: readonly Touched[] }[] = [];
   private listeners = new Set<() => void>();
   private snapshotNumber = 0;
   private noticeKey = 0;
   notice: Notice | null = null;
   /** When the page was kept, if this one comes from the browser because the server does not answer. */
   keptAt: string | null = null;
-  queueState: QueueState = { waiting: 0, away: null, isUnkept: false };
-  /** Facts that the server refused, until a person has settled each. */
-  unsettled: readonly Unsettled[] = [];
+  /** Facts that wait for the server, and those that it refused, until a person has settled each. */
+  outbox: OutboxState<Fact> = emptyOutbox;
   /** Milliseconds from making to acknowledging, newest last: for `npm run bench`. */
   readonly acknowledgedMs: number[] = [];
   private readonly madeAt = new Map<string, number>();
 
   constructor(
-    private readonly queue: () => EventQueue,
+    private readonly factOutbox: () => Pick<FactOutbox, 'add'>,
+    private rules: HouseRules,
     private readonly makeId: () => string,
     private readonly now: () => Date,
     private readonly onServerNews: () => void,
-    private readonly onRefused: (unsettled: Unsettled) => void = () => undefined,
     private readonly onLaid: (id: string, overlaid: Overlaid | null) => void = () => undefined,
   ) {}
 
@@ -87,53 +91,56 @@ export class ShopStore {
    *
    * @returns the fact's refusal at once when the core already knows it cannot be; the id otherwise
    */
-  act<T extends EventType>(seeds: Seeds, type: T, subjectId: string, payload: Payloads[T]): Outcome<string> {
+  act<T extends FactType>(seeds: Seeds, type: T, subjectId: string, payload: Payloads[T]): Outcome<string> {
     const world = this.worldOf(seeds);
-    const subject = ['unit', 'part', 'parcel'].map((kind) => world.find(kind as EntityKind, subjectId)).find(Boolean);
-    const makesSubject = type === 'parcel-made' || type === 'unit-tagged';
-    const expects = makesSubject || type === 'undone' ? null : (subject?.version ?? null);
-    if (!makesSubject && type !== 'undone' && expects === null)
-      return this.refused(refuse('not-found', { id: subjectId }));
-    const event: BenchEvent = { id: this.makeId(), type, subjectId, expects, at: this.now().toISOString(), payload };
-    const outcome = applyEvent(world, event);
+    const made = makeFact<FactType>(
+      world,
+      { type, subjectId, payload },
+      { id: this.makeId(), at: this.now().toISOString() },
+    );
+    if (!made.ok) return this.refused(made);
+    return this.take(world, made.value);
+  }
+
+  private take(world: MemoryWorld, fact: Fact): Outcome<string> {
+    const outcome = applyFact(world, fact);
     if (!outcome.ok) return this.refused(outcome);
     for (const { kind, id, before, after } of outcome.value) {
       this.lay(id, { kind, entity: after, version: after?.version ?? (before?.version ?? 0) + 1 });
     }
     this.made = [
       ...this.made,
-      { event, touched: outcome.value.map(({ kind, id, before }) => ({ kind, id, before })) },
+      { fact, touched: outcome.value.map(({ kind, id, before }) => ({ kind, id, before })) },
     ].slice(-longestMemory);
-    if (type === 'undone')
-      this.made = this.made.filter(
-        ({ event: made }) => made.id !== (payload as Payloads['undone']).eventId && made.id !== event.id,
-      );
+    if (fact.type === 'undone') {
+      const gone = [fact.payload.factId, fact.id];
+      this.made = this.made.filter(({ fact: { id } }) => !gone.includes(id));
+    }
     this.notice = null;
-    this.madeAt.set(event.id, performance.now());
-    this.queue().add(event);
+    this.madeAt.set(fact.id, performance.now());
+    this.factOutbox().add(fact);
     this.tell();
-    return { ok: true, value: event.id };
+    return { ok: true, value: fact.id };
   }
 
   /** Takes back the last fact made here, or the last about one thing. */
   takeBack(seeds: Seeds, about?: string): Outcome<string> {
     const last = this.made.findLast(
-      ({ event, touched }) =>
-        about === undefined || event.subjectId === about || touched.some(({ id }) => id === about),
+      ({ fact, touched }) => about === undefined || fact.subjectId === about || touched.some(({ id }) => id === about),
     );
     if (!last) return this.refused(refuse('undo-too-late'));
-    return this.act(seeds, 'undone', last.event.subjectId, { eventId: last.event.id });
+    return this.act(seeds, 'undone', last.fact.subjectId, { factId: last.fact.id });
   }
 
-  lastMade(): BenchEvent | undefined {
-    return this.made.at(-1)?.event;
+  lastMade(): Fact | undefined {
+    return this.made.at(-1)?.fact;
   }
 
-  answered(event: BenchEvent, answer: Answer): void {
-    const since = this.madeAt.get(event.id);
+  answered(fact: Fact, answer: Answer<Acknowledged>): void {
+    const since = this.madeAt.get(fact.id);
     if (since !== undefined) {
       this.acknowledgedMs.push(performance.now() - since);
-      this.madeAt.delete(event.id);
+      this.madeAt.delete(fact.id);
     }
     // Whoever answers is there.
     this.keptAt = null;
@@ -145,12 +152,11 @@ export class ShopStore {
       }
     } else {
       // What stood on the refused fact goes with it; the server says how things are.
-      const gone = this.made.find(({ event: made }) => made.id === event.id);
+      const gone = this.made.find(({ fact: made }) => made.id === fact.id);
       for (const { id } of gone?.touched ?? []) this.lay(id, null);
-      this.lay(event.subjectId, null);
-      this.made = this.made.filter(({ event: made }) => made.id !== event.id);
+      this.lay(fact.subjectId, null);
+      this.made = this.made.filter(({ fact: made }) => made.id !== fact.id);
       this.show(answer.refusal);
-      this.onRefused({ event, refusal: answer.refusal });
     }
     this.onServerNews();
     this.tell();
@@ -168,13 +174,13 @@ export class ShopStore {
     this.tell();
   }
 
-  setQueueState(state: QueueState): void {
-    this.queueState = state;
-    this.tell();
+  /** A change of the rules counts for what is done from now on. */
+  setRules(rules: HouseRules): void {
+    this.rules = rules;
   }
 
-  setUnsettled(unsettled: readonly Unsettled[]): void {
-    this.unsettled = unsettled;
+  setOutbox(state: OutboxState<Fact>): void {
+    this.outbox = state;
     this.tell();
   }
 
@@ -197,7 +203,7 @@ export class ShopStore {
 
   /** Enough of the shop to judge a fact: what the screen shows, and what was made here. */
   private worldOf({ models, parcels = [], lines = [], units = [], parts = [], lostSerials = [] }: Seeds): MemoryWorld {
-    const world = new MemoryWorld(models);
+    const world = new MemoryWorld(models, [this.rules]);
     const put = <K extends EntityKind>(kind: K, served: readonly Entities[K][]) => {
       for (const entity of this.madeHere(kind)) world.put(kind, entity);
       for (const entity of served) {
@@ -210,7 +216,7 @@ export class ShopStore {
     put('unit', units);
     put('part', parts);
     world.reportLost(lostSerials);
-    for (const { event, touched } of this.made) world.remember(event.id, touched, event.type === 'undone');
+    for (const { fact, touched } of this.made) world.remember(fact.id, touched, fact.type === 'undone');
     return world;
   }
 

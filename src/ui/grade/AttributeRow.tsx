@@ -1,4 +1,5 @@
 'use client';
+import { attributeHows, attributeNames, choiceName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { Attribute, ChoiceAttribute, NumberAttribute } from '@/core/grading/rules';
@@ -8,6 +9,7 @@ import { Input } from '@/ui/base/Input';
 import { Punches } from '@/ui/base/Punches';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { Button } from '@/ui/base/Button';
+import * as words from '@/words/catalogue/grade';
 
 interface AttributeRowProps {
   readonly attribute: Attribute;
@@ -48,11 +50,11 @@ export function AttributeRow({
       <Box display="grid" gridTemplateColumns="230px minmax(0, 1fr) 96px" gap="16px" alignItems="center">
         <Box>
           <Box id={nameId} fontWeight={isCurrent ? '700' : '600'} color={isLimiting ? 'danger' : undefined}>
-            {attribute.name}
-            {isLimiting && ' (limits it)'}
+            {attributeNames[attribute.id]}
+            {isLimiting && ` ${words.limits()}`}
           </Box>
           <Box textStyle="caption" color="inkMuted">
-            {attribute.how}
+            {attributeHows[attribute.id]}
           </Box>
         </Box>
         {isCurrent ? (
@@ -63,7 +65,7 @@ export function AttributeRow({
           )
         ) : (
           <Button size="small" justifyContent="flex-start" onClick={onWanted} aria-describedby={nameId}>
-            {reading === undefined ? 'not read' : sayReading(attribute, reading)}
+            {reading === undefined ? words.notRead() : sayReading(attribute, reading)}
           </Button>
         )}
         <Box textAlign="end">{grade && <Punches grade={grade} />}</Box>
@@ -73,9 +75,7 @@ export function AttributeRow({
 }
 
 const sayReading = (attribute: Attribute, reading: number | string): string =>
-  attribute.kind === 'number'
-    ? `${reading} ${attribute.unit}`.trim()
-    : (attribute.choices.find(({ id }) => id === reading)?.name ?? String(reading));
+  attribute.kind === 'number' ? `${reading} ${attribute.unit}`.trim() : choiceName(attribute.id, String(reading));
 
 function NumberReading({ attribute, onRead }: ReadingProps<NumberAttribute>) {
   const field = useRef<HTMLInputElement>(null);
@@ -85,7 +85,13 @@ function NumberReading({ attribute, onRead }: ReadingProps<NumberAttribute>) {
     const text = field.current?.value.trim().replace(',', '.') ?? '';
     const reading = text === '' ? Number.NaN : Number(text);
     if (gradeReading(attribute, reading) === undefined)
-      setProblem(`A number from ${attribute.low} to ${attribute.high}${attribute.unit && ` ${attribute.unit}`}.`);
+      setProblem(
+        words.enterNumberFromTo({
+          low: attribute.low,
+          high: attribute.high,
+          unit: attribute.unit && ` ${attribute.unit}`,
+        }),
+      );
     else onRead(reading);
   };
   return (
@@ -99,15 +105,14 @@ function NumberReading({ attribute, onRead }: ReadingProps<NumberAttribute>) {
         <Input
           ref={field}
           inputMode="decimal"
-          aria-label={attribute.name}
+          aria-label={attributeNames[attribute.id]}
           aria-invalid={problem !== null}
           w="120px"
           autoComplete="off"
         />
         <Box as="span">{attribute.unit}</Box>
         <Box as="span" textStyle="note" color={problem ? 'danger' : 'inkMuted'} role={problem ? 'alert' : undefined}>
-          {problem ??
-            `A to ${attribute.limits.A}, B to ${attribute.limits.B}, C to ${attribute.limits.C}. Enter takes it.`}
+          {problem ?? words.toBToCTo({ a: attribute.limits.A, b: attribute.limits.B, c: attribute.limits.C })}
         </Box>
       </Box>
     </form>
@@ -117,11 +122,11 @@ function NumberReading({ attribute, onRead }: ReadingProps<NumberAttribute>) {
 function ChoiceReading({ attribute, onRead }: ReadingProps<ChoiceAttribute>) {
   return (
     <Box display="flex" flexWrap="wrap" gap="6px">
-      {attribute.choices.map(({ id, name }, index) => (
+      {attribute.choices.map(({ id }, index) => (
         <KeyButton
           key={id}
           keyName={String(index + 1)}
-          label={name}
+          label={choiceName(attribute.id, id)}
           size="small"
           look="outline"
           onPress={() => onRead(id)}

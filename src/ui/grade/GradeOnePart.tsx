@@ -1,12 +1,12 @@
 'use client';
+import { limitingName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Part } from '@/core/bench/entities';
-import { capOf } from '@/core/grading/findingCaps';
+import type { Part } from '@/core/entities/entities';
+import { capOf } from '@/core/findings/partHarm';
 import { gradePart, gradeReading } from '@/core/grading/gradePart';
 import { attributesOf, type Readings } from '@/core/grading/rules';
 import { worstGrade, type Grade } from '@/core/shared/grades';
-import { money } from '@/core/shared/money';
 import type { PartKind } from '@/data/models/partKinds';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
@@ -16,8 +16,9 @@ import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import type { Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { findingNames, partStateNames } from '@/ui/words/names';
+import { findingNames, partStateNames } from '@/words/say/names';
 import { AttributeRow } from './AttributeRow';
+import * as words from '@/words/catalogue/grade';
 
 /** One attribute after the other, the grade live beside them with what limits it. */
 export function GradeOnePart({
@@ -54,16 +55,23 @@ export function GradeOnePart({
         <Headline
           lead={
             <>
-              {kind.modelName} · from {from || 'an unknown unit'} · {partStateNames[part.state]} at teardown
-              {kind.handling && ` · ${kind.handling}`}
+              {words.fromAtTeardown({
+                modelName: kind.modelName,
+                anUnknownUnit: from || words.unknownUnit(),
+                state: partStateNames[part.state],
+                handling: kind.handling && ` · ${kind.handling}`,
+              })}
             </>
           }
           aside={<Tag code={part.tag} href={`/t/${part.tag}`} />}
         >
           {name}:{' '}
           {judged.ok
-            ? `${grade === 'X' ? 'scrap' : grade}, ${judged.value.limiting.toLowerCase()} decides`
-            : `${readCount} of ${attributes.length} read`}
+            ? words.limitedBy({
+                grade: grade === 'X' ? words.scrap2() : grade,
+                limiting: limitingName(judged.value.limiting),
+              })
+            : words.ofRead({ readCount, attributes: attributes.length })}
         </Headline>
         <Box as="ul">
           {attributes.map((attribute) => (
@@ -73,7 +81,7 @@ export function GradeOnePart({
               reading={readings[attribute.id]}
               grade={gradeOf(attribute, readings)}
               isCurrent={attribute.id === current}
-              isLimiting={judged.ok && judged.value.limiting === attribute.name && grade !== 'A'}
+              isLimiting={judged.ok && judged.value.limiting === attribute.id && grade !== 'A'}
               onRead={(reading) => read(attribute.id, reading)}
               onWanted={() => setWanted(attribute.id)}
             />
@@ -81,57 +89,82 @@ export function GradeOnePart({
         </Box>
       </Box>
       <SidePanel>
-        <Section title={judged.ok ? 'Its grade' : 'So far, at best'}>
-          <Box py="16px">
-            {readCount > 0 ? <Punches grade={grade} size="large" /> : <Box color="inkMuted">nothing read yet</Box>}
-          </Box>
-          <Box color="inkMuted">
-            {judged.ok && grade !== 'X' && `Fetches ${money(kind.valueCents[grade] ?? 0)}.`}
-            {judged.ok && grade !== 'A' && judged.value.without !== grade && (
-              <>
-                {' '}
-                {judged.value.cap ? 'Otherwise' : `With perfect ${judged.value.limiting.toLowerCase()}`} it would be{' '}
-                {judged.value.without}
-                {kind.valueCents[judged.value.without] !== undefined &&
-                  `, ${money((kind.valueCents[judged.value.without] ?? 0) - (kind.valueCents[grade] ?? 0))} more`}
-                .
-              </>
-            )}
-            {judged.ok && grade === 'A' && ' Nothing speaks against it.'}
-            {!judged.ok && 'The worst attribute decides; read them all.'}
-          </Box>
-        </Section>
+        <GradeNow {...{ kind, judged, grade }} hasBegun={readCount > 0} />
         {cap && (
-          <Caution tone="waiting" what={`No better than ${cap.grade}:`}>
-            {findingNames[cap.finding]} in its unit, {cap.because}.
+          <Caution tone="waiting" what={words.atBest({ grade: cap.grade })}>
+            {words.inItsUnit({ finding: findingNames[cap.finding] })}
           </Caution>
         )}
         {!part.isDataCleared && (
           <Box color="danger" fontWeight="600">
-            It may hold personal data: destroy it, the shelf will refuse it.
+            {words.mayHoldPersonalDataDestroy()}
           </Box>
         )}
         <Box mt="auto" display="grid" gap="10px">
           <KeyButton
             keyName=" "
-            label={judged.ok ? (grade === 'X' ? 'Scrap it, next' : `Grade it ${grade}, next`) : 'Grade it, next'}
+            label={words.scrapNext({
+              isJudgedOk: judged.ok ? 'yes' : 'no',
+              isGradeX: grade === 'X' ? 'yes' : 'no',
+              grade,
+            })}
             look="action"
             size="wide"
             isEnabled={judged.ok}
             onPress={() => void settle()}
           />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
-            <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+            <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
             <KeyButton
               keyName="x"
-              label="Scrap it"
+              label={words.scrap()}
               look="danger"
-              onPress={() => void shop.act('part-scrapped', part.id, { because: 'scrapped at grading' })}
+              onPress={() => void shop.act('part-scrapped', part.id, { because: words.scrappedAtGrading() })}
             />
           </Box>
         </Box>
       </SidePanel>
     </Box>
+  );
+}
+
+/** The grade so far, what it fetches, and what it would be without what limits it. */
+function GradeNow({
+  kind,
+  judged,
+  grade,
+  hasBegun,
+}: {
+  readonly kind: PartKind;
+  readonly judged: ReturnType<typeof gradePart>;
+  readonly grade: Grade;
+  readonly hasBegun: boolean;
+}) {
+  return (
+    <Section title={words.grade({ isJudgedOk: judged.ok ? 'yes' : 'no' })}>
+      <Box py="16px">
+        {hasBegun ? <Punches grade={grade} size="large" /> : <Box color="inkMuted">{words.nothingReadYet()}</Box>}
+      </Box>
+      <Box color="inkMuted">
+        {judged.ok && grade !== 'X' && words.fetches({ grade: kind.valueCents[grade] ?? 0 })}
+        {judged.ok && grade !== 'A' && judged.value.without !== grade && (
+          <>
+            {' '}
+            {words.wouldBe({
+              limiting: judged.value.cap
+                ? words.otherwise()
+                : words.withPerfect({ limiting: limitingName(judged.value.limiting) }),
+              without: judged.value.without,
+              grade:
+                kind.valueCents[judged.value.without] !== undefined &&
+                words.more({ grade: (kind.valueCents[judged.value.without] ?? 0) - (kind.valueCents[grade] ?? 0) }),
+            })}
+          </>
+        )}
+        {judged.ok && grade === 'A' && ` ${words.nothingLimits()}`}
+        {!judged.ok && words.worstAttributeDecidesReadAll()}
+      </Box>
+    </Section>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
-import type { Part } from '@/core/bench/entities';
+import type { Part } from '@/core/entities/entities';
 import type { GradeView } from '@/services/grade/readGrade';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
@@ -9,8 +9,8 @@ import { Queue } from '@/ui/base/Queue';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
-import { sayCount } from '@/ui/words/amounts';
 import { GradeOnePart } from './GradeOnePart';
+import * as texts from '@/words/catalogue/grade';
 
 /** How good is it, by measure? One part after the other. */
 export function GradeScreen({ view, first }: { readonly view: GradeView; readonly first: string | undefined }) {
@@ -27,8 +27,8 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '220px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
       <Queue
-        label="Parts to grade"
-        title={`${sayCount(waiting.length, 'part')} to grade`}
+        label={texts.partsToGrade()}
+        title={texts.partToGrade({ waiting: waiting.length })}
         entries={waiting.map((entry) => ({ id: entry.id, tag: entry.tag, words: kindOf(entry).name }))}
         chosen={chosen}
         onChoose={choose}
@@ -43,9 +43,9 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
         />
       ) : (
         <Box p="28px">
-          <Headline lead="Parts come here as they are freed at the bench.">No part waits for its grade</Headline>
-          <Nothing>Put away what was graded: the Shelf says which bin.</Nothing>
-          <KeyButton keyName="u" label="Take the last grade back" onPress={() => void shop.takeBack()} />
+          <Headline lead={texts.partsAppearHereWhenThey()}>{texts.noPartsToGrade()}</Headline>
+          <Nothing>{texts.putGradedPartsAwayShelf()}</Nothing>
+          <KeyButton keyName="u" label={texts.undoLastGrade()} onPress={() => void shop.takeBack()} />
         </Box>
       )}
     </Box>

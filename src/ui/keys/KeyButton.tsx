@@ -15,7 +15,8 @@ export function KeyButton({
   isEnabled = true,
   ...look
 }: Omit<ButtonProps, 'onClick' | 'children'> & {
-  readonly keyName: string;
+  /** Without a key it is for Tab and the pointer. */
+  readonly keyName: string | undefined;
   /** What it does, for the list of keys; also its text unless there is other content. */
   readonly label: string;
   readonly children?: ReactNode;
@@ -25,7 +26,7 @@ export function KeyButton({
   useKey(keyName, label, onPress, isEnabled);
   return (
     <Button {...look} onClick={onPress} disabled={!isEnabled} aria-keyshortcuts={keyName === ' ' ? 'Space' : keyName}>
-      <KeyCap name={keyName} />
+      {keyName !== undefined && <KeyCap name={keyName} />}
       {children ?? label}
     </Button>
   );

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { Dialog } from '@/ui/base/Dialog';
 import { KeyCap } from '@/ui/base/KeyCap';
 import type { KeyBinding } from './keyRegistry';
+import * as words from '@/words/catalogue/keys';
 
 /** The keys of this screen, as they are bound now. */
 export function KeysHelp({
@@ -14,11 +15,11 @@ export function KeysHelp({
 }) {
   const own = [
     ...bindings.filter(({ label }) => label !== ''),
-    { key: '/', label: 'Find or scan' },
-    { key: '?', label: 'These keys' },
+    { key: '/', label: words.findOrScan() },
+    { key: '?', label: words.showKeys() },
   ];
   return (
-    <Dialog title="Keys of this screen" onClose={onClose}>
+    <Dialog title={words.keysOnThisScreen()} onClose={onClose}>
       <Box as="ul" columns={2} columnGap="32px">
         {own.map(({ key, label }) => (
           <Box as="li" key={key} display="flex" gap="12px" alignItems="center" minH="36px" breakInside="avoid">
@@ -30,7 +31,7 @@ export function KeysHelp({
         ))}
       </Box>
       <Box mt="12px" textStyle="note" color="inkMuted">
-        A scanner works on every screen: a tag opens its unit or part. A foot pedal is the space bar.
+        {words.scannerWorksOnEveryScreen()}
       </Box>
     </Dialog>
   );

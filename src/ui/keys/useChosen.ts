@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { keepChoice, type Kept } from './choice';
 import { useKey } from './KeysProvider';
+import * as words from '@/words/catalogue/keys';
 
 /**
  * Which line of a list is chosen, moved by the arrow keys. Kept by id, so that a line that comes or goes elsewhere does
@@ -20,7 +21,7 @@ export function useChosen(
     const next = ids[Math.min(ids.length - 1, Math.max(0, now.place + by))];
     if (next !== undefined) choose(next);
   };
-  useKey('ArrowDown', 'Next line', () => move(1), ids.length > 1);
-  useKey('ArrowUp', 'Line before', () => move(-1), ids.length > 1);
+  useKey('ArrowDown', words.nextLine(), () => move(1), ids.length > 1);
+  useKey('ArrowUp', words.previousLine(), () => move(-1), ids.length > 1);
   return { chosen: now.id, choose };
 }

@@ -6,7 +6,8 @@ import type { PrinterView } from '@/services/labels/readPrinter';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { startCount } from '@/ui/words/amounts';
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/labels';
 
 /** The simulated label printer: what it has before it, as it would come out; it can run out of paper. */
 export function PrinterScreen({ view }: { readonly view: PrinterView }) {
@@ -15,31 +16,29 @@ export function PrinterScreen({ view }: { readonly view: PrinterView }) {
   const [said, setSaid] = useState<string | null>(null);
   const { jobs, total } = view;
   const print = async () => {
-    if (!hasPaper) return setSaid('Out of labels. Nothing was lost: put a roll in (P), then print.');
-    try {
-      const response = await fetch('/api/label-jobs', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ ids: jobs.map(({ id }) => id) }),
-      });
-      setSaid(response.ok ? null : 'The server did not take it in. The labels stay before the printer.');
-    } catch {
-      setSaid('The server is away. The labels stay before the printer; try again.');
-    }
+    if (!hasPaper) return setSaid(words.outLabelsNothingWasLost());
+    const outcome = await send('POST', '/api/label-jobs', { ids: jobs.map(({ id }) => id) });
+    if (outcome.ok) setSaid(null);
+    else
+      setSaid(
+        outcome.refusal.reason === 'server-away'
+          ? words.serverDoesNotAnswerLabels()
+          : words.serverRejectedLabelsStayIn(),
+      );
     router.refresh();
   };
   return (
     <Box p="24px 28px">
       <Headline
-        lead="Simulated. A label comes here as each unit is decided and each part comes free; a real printer asks /api/label-jobs."
-        aside={<KeyButton keyName="Escape" label="Triage" onPress={() => router.push('/triage')} />}
+        lead={words.simulatedLabelQueuedWhenUnit()}
+        aside={<KeyButton keyName="Escape" label={words.triage()} onPress={() => router.push('/triage')} />}
       >
-        {total === 0 ? 'Every label is printed' : `${startCount(total, 'label')} to print`}
+        {total === 0 ? words.allLabelsArePrinted() : words.noLabelsToPrint({ total })}
       </Headline>
       <Box display="flex" gap="10px" mb="18px">
         <KeyButton
           keyName=" "
-          label={`Print ${jobs.length === total ? 'them' : `the first ${jobs.length}`}`}
+          label={words.print({ jobs: jobs.length === total ? 'them' : words.firstShown({ jobs: jobs.length }) })}
           look="action"
           size="wide"
           isEnabled={jobs.length > 0}
@@ -47,16 +46,16 @@ export function PrinterScreen({ view }: { readonly view: PrinterView }) {
         />
         <KeyButton
           keyName="p"
-          label={hasPaper ? 'Simulate: no more labels' : 'Put a roll in'}
+          label={words.simulateEmptyRoll({ hasPaper: hasPaper ? 'yes' : 'no' })}
           aria-pressed={!hasPaper}
           onPress={() => setHasPaper((before) => !before)}
         />
       </Box>
-      {said && <Caution what="Not printed.">{said}</Caution>}
+      {said && <Caution what={words.notPrinted()}>{said}</Caution>}
       <Box as="ul" display="grid" gridTemplateColumns="repeat(auto-fill, minmax(250px, 1fr))" gap="14px" mt="10px">
         {jobs.map(({ id, tag }) => (
           <li key={id}>
-            <chakra.img src={`/api/labels/${tag}.svg`} alt={`Label of ${tag}`} w="100%" loading="lazy" />
+            <chakra.img src={`/api/labels/${tag}.svg`} alt={words.labelFor({ tag })} w="100%" loading="lazy" />
           </li>
         ))}
       </Box>

@@ -7,6 +7,7 @@ import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { useShopStore } from '@/ui/facts/ShopProvider';
 import { useKey } from '@/ui/keys/KeysProvider';
+import * as words from '@/words/catalogue/line';
 
 /** Find or scan: a tag opens its thing, any other words search the shelf. */
 export function FindBox() {
@@ -20,7 +21,7 @@ export function FindBox() {
     if (text === '') return;
     const parsed = parseTag(text);
     if (parsed) router.push(`/t/${parsed.tag}`);
-    else if (/^[a-z]-?\d+$/i.test(text)) store.show({ reason: 'unknown-tag', facts: { tag: text.toUpperCase() } });
+    else if (/^[a-z]-?\d+$/i.test(text)) store.show({ reason: 'unknown-tag', values: { tag: text.toUpperCase() } });
     else router.push(`/shelf?q=${encodeURIComponent(text)}`);
     if (input.current) input.current.value = '';
     input.current?.blur();
@@ -29,8 +30,8 @@ export function FindBox() {
     <Box as="form" onSubmit={find as never} position="relative" role="search">
       <Input
         ref={input}
-        aria-label="Find or scan"
-        placeholder="Find or scan"
+        aria-label={words.findOrScan()}
+        placeholder={words.findOrScan()}
         minH="34px"
         h="34px"
         bg="paper"

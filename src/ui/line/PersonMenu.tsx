@@ -6,6 +6,7 @@ import type { Person } from '@/core/people/roles';
 import { Button, ButtonLink } from '@/ui/base/Button';
 import { Dialog } from '@/ui/base/Dialog';
 import { useKey } from '@/ui/keys/KeysProvider';
+import * as words from '@/words/catalogue/line';
 
 const Plain = chakra(
   'button',
@@ -29,7 +30,7 @@ export function PersonMenu({ person }: { readonly person: Person }) {
   const [isOpen, setOpen] = useState(false);
   const { resolvedTheme, setTheme } = useTheme();
   const turnLight = () => setTheme(resolvedTheme === 'dark' ? 'light' : 'dark');
-  useKey('\\', 'Paper or bench lamp', turnLight);
+  useKey('\\', words.switchThemeLightDark(), turnLight);
   return (
     <>
       <Plain onClick={() => setOpen(true)} aria-haspopup="dialog" mt="7px">
@@ -49,15 +50,17 @@ export function PersonMenu({ person }: { readonly person: Person }) {
         <Dialog title={`${person.name}, ${person.role}`} onClose={() => setOpen(false)}>
           <Box display="grid" gap="10px">
             <ButtonLink href="/yield" onClick={() => setOpen(false)}>
-              Yield: where parts, time and money are lost
+              {words.yieldWherePartsTimeAnd()}
             </ButtonLink>
             <ButtonLink href="/models" onClick={() => setOpen(false)}>
-              Models: how each one comes apart
+              {words.modelsHowEachOneComes()}
             </ButtonLink>
-            <Button onClick={turnLight}>{resolvedTheme === 'dark' ? 'Paper by day' : 'Bench lamp by night'}</Button>
+            <Button onClick={turnLight}>
+              {words.lightTheme({ isResolvedThemeDark: resolvedTheme === 'dark' ? 'yes' : 'no' })}
+            </Button>
             <chakra.form action="/sign-out" method="post">
               <Button type="submit" w="100%">
-                Sign out
+                {words.signOut()}
               </Button>
             </chakra.form>
           </Box>

@@ -2,17 +2,18 @@
 import { Box } from '@chakra-ui/react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import type { Knot } from '@/core/bench/stages';
+import type { LineStage } from '@/core/entities/stages';
 import type { Person } from '@/core/people/roles';
 import { FindBox } from './FindBox';
 import { PersonMenu } from './PersonMenu';
 import { WaitingCorner } from '@/ui/timers/WaitingCorner';
-import { StringBar, type KnotState } from './StringBar';
+import { LineBar, type StageState } from './LineBar';
+import * as words from '@/words/catalogue/line';
 
-export interface StringView {
+export interface LineView {
   readonly shopName: string;
-  readonly states: readonly KnotState[];
-  readonly tight: Knot | null;
+  readonly states: readonly StageState[];
+  readonly tight: LineStage | null;
 }
 
 /** The frame of all screens but the bench: name, string, find, person. */
@@ -22,7 +23,7 @@ export function ShopFrame({
   children,
 }: {
   readonly person: Person;
-  readonly string: StringView;
+  readonly string: LineView;
   readonly children: ReactNode;
 }) {
   return (
@@ -41,14 +42,14 @@ export function ShopFrame({
         <Box w="130px" flexShrink={0} pt="6px">
           <Link href="/" prefetch={false}>
             <Box as="span" fontWeight="700" fontSize="18px" display="block">
-              Plucky Parcel
+              {words.pluckyParcel()}
             </Box>
             <Box as="span" textStyle="caption" color="inkMuted">
               {string.shopName}
             </Box>
           </Link>
         </Box>
-        <StringBar states={string.states} tight={string.tight} />
+        <LineBar states={string.states} tight={string.tight} />
         <Box w="200px" flexShrink={0} ms="auto">
           <FindBox />
           <PersonMenu person={person} />

@@ -1,13 +1,15 @@
 'use client';
+import { money } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import type { Part, Unit } from '@/core/bench/entities';
-import { slotNeeds } from '@/core/bench/slots';
-import { priceOf, rankForSlot, saleGradeWith } from '@/core/matching/rankForSlot';
-import type { Model } from '@/core/procedure/model';
+import type { Part, Unit } from '@/core/entities/entities';
+import { slotNeeds } from '@/core/sale/slots';
+import { rankForSlot } from '@/core/matching/rankForSlot';
+import { bestOnShelf, gradesHeld, predictSale } from '@/core/sale/predictSale';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
+import { modelAmong, type Model } from '@/core/procedure/model';
 import type { Grade } from '@/core/shared/grades';
-import { money } from '@/core/shared/money';
 import type { MatchView } from '@/services/match/readMatch';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
@@ -17,9 +19,9 @@ import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
-import { startCount } from '@/ui/words/amounts';
 import { SlotCell } from './SlotCell';
 import { SlotOffer } from './SlotOffer';
+import * as words from '@/words/catalogue/match';
 
 export interface MatchRow {
   readonly unit: Unit;
@@ -47,23 +49,23 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
   return (
     <Box display="grid" gridTemplateRows="minmax(0, 1fr) auto" minH="calc(100vh - 84px)">
       <Box p="24px 28px" overflowX="auto">
-        <Headline lead="Only parts that fit are offered, the one that leaves the most money first.">
+        <Headline lead={words.onlyPartsThatFitAre()}>
           {rows.length === 0
-            ? 'No unit waits for parts'
-            : `${startCount(rows.length, 'unit')} to build, ${ready === 0 ? 'none' : ready} with all ${ready === 1 ? 'its' : 'their'} parts`}
+            ? words.noUnitsWaitingForParts()
+            : words.noUnitsToBuildWith({ rows: rows.length, ready: ready === 0 ? 'none' : ready })}
         </Headline>
         {rows.length === 0 ? (
-          <Nothing>Units decided as builds at triage come here.</Nothing>
+          <Nothing>{words.unitsDecidedAsBuildsAt()}</Nothing>
         ) : (
           <Table>
             <thead>
               <tr>
-                <th>Unit</th>
+                <th>{words.unit()}</th>
                 {categories.map((category) => (
                   <th key={category}>{category[0]?.toUpperCase() + category.slice(1)}</th>
                 ))}
-                <th>Sells at</th>
-                <th data-figure>Price</th>
+                <th>{words.sellsAt()}</th>
+                <th data-figure>{words.price()}</th>
               </tr>
             </thead>
             <tbody>
@@ -82,8 +84,7 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
         )}
         {rows.length > 0 && (
           <Box textStyle="caption" color="inkMuted" mt="10px">
-            plain letter: the unit’s own part, B where nothing speaks against it · boxed: set aside from the shelf ·
-            dashed: still wanted · underlined: what holds the grade down
+            {words.plainLetterUnitsOwnPart()}
           </Box>
         )}
       </Box>
@@ -93,15 +94,10 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
 }
 
 function rowOf(unit: Unit, models: readonly Model[], parts: readonly Part[]): MatchRow[] {
-  const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
+  const model = modelAmong(models, unit);
   if (!model) return [];
   const needs = slotNeeds(model, unit);
-  const held = Object.fromEntries(
-    Object.entries(unit.assigned).flatMap(([slot, partId]) => {
-      const grade = parts.find(({ id }) => id === partId)?.grade;
-      return grade ? [[slot, grade]] : [];
-    }),
-  );
+  const held = gradesHeld(unit.assigned, (partId) => parts.find(({ id }) => id === partId)?.grade);
   return [
     {
       unit,
@@ -127,7 +123,8 @@ function UnitRow({
   readonly onChoose: () => void;
 }) {
   const { unit, model, needs, held } = row;
-  const sellsAt = saleGradeWith(model, unit, held);
+  const rules = useHouseRules();
+  const { grade: sellsAt, priceCents } = predictSale(model, unit, { held, shelf: onShelf(parts) }, rules);
   return (
     <tr data-chosen={isChosen ? '' : undefined} onClick={onChoose}>
       <td>
@@ -157,7 +154,7 @@ function UnitRow({
       <td>
         <Punches grade={sellsAt} />
       </td>
-      <td data-figure>{money(priceOf(model, unit.variant, sellsAt))}</td>
+      <td data-figure>{money(priceCents)}</td>
     </tr>
   );
 }
@@ -166,14 +163,15 @@ function UnitRow({
 function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Shop }) {
   const router = useRouter();
   const { unit, model, needs, held } = row;
+  const rules = useHouseRules();
   const slots = useMemo(() => [...needs].sort((a, b) => Number(b.isNeeded) - Number(a.isNeeded)), [needs]);
   const firstOpen = slots.findIndex(({ part, isNeeded }) => isNeeded && !unit.assigned[part.id]);
   const [wanted, setWanted] = useState<number | null>(null);
   const at = wanted ?? Math.max(0, firstOpen);
   const need = slots[at];
   const move = (by: number) => setWanted((at + by + slots.length) % slots.length);
-  useKey('ArrowRight', 'Next slot', () => move(1));
-  useKey('ArrowLeft', 'Slot before', () => move(-1));
+  useKey('ArrowRight', words.nextSlot(), () => move(1));
+  useKey('ArrowLeft', words.previousSlot(), () => move(-1));
   const offers = useMemo(
     () =>
       need
@@ -182,33 +180,33 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
             unit,
             need.part.id,
             shop.parts.filter(({ place }) => place === 'shelf'),
-            held,
+            { held, shelf: onShelf(shop.parts) },
+            rules,
           )
         : [],
-    [model, unit, need, shop.parts, held],
+    [model, unit, need, shop.parts, held, rules],
   );
   const assign = (partId: string) => {
     if (!need) return;
     if (unit.assigned[need.part.id]) shop.act('part-released', unit.id, { slot: need.part.id });
     if (shop.act('part-assigned', unit.id, { slot: need.part.id, partId }).ok) setWanted(null);
   };
-  const goesTo = Object.keys(unit.assigned).length > 0 ? 'the bench' : 'Prove';
+  const goesTo = words.theBench({ isUnitAssigned: Object.keys(unit.assigned).length > 0 ? 'yes' : 'no' });
   return (
     <Box
       as="section"
-      aria-label={`Parts for ${unit.tag}`}
+      aria-label={words.partsFor({ tag: unit.tag })}
       bg="sheet"
       borderTopWidth="3px"
       borderColor="action"
       p="16px 28px"
     >
-      <Box display="flex" gap="6px" flexWrap="wrap" mb="12px" role="tablist" aria-label="Slots">
+      <Box display="flex" gap="6px" flexWrap="wrap" mb="12px" role="group" aria-label={words.slots()}>
         {slots.map((slot, index) => (
           <Box
             as="button"
             key={slot.part.id}
-            role="tab"
-            aria-selected={index === at}
+            aria-pressed={index === at}
             onClick={() => setWanted(index)}
             px="10px"
             py="5px"
@@ -238,18 +236,16 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
       <Box display="flex" gap="8px" mt="12px">
         <KeyButton
           keyName=" "
-          label={
-            row.open === 0
-              ? `Send ${unit.tag} to ${goesTo}`
-              : `${row.open} ${row.open === 1 ? 'part' : 'parts'} still wanted`
-          }
+          label={row.open === 0 ? words.sendTo({ tag: unit.tag, goesTo }) : words.partStillNeeded({ open: row.open })}
           look="action"
           isEnabled={row.open === 0}
           onPress={() => void shop.act('unit-matched', unit.id, {})}
         />
-        <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
-        <KeyButton keyName="r" label="Rebuilds" onPress={() => router.push('/rebuild')} />
+        <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
+        <KeyButton keyName="r" label={words.rebuilds()} onPress={() => router.push('/rebuild')} />
       </Box>
     </Box>
   );
 }
+
+const onShelf = (parts: readonly Part[]) => bestOnShelf(parts.filter(({ place }) => place === 'shelf'));

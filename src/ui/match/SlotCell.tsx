@@ -1,8 +1,9 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import type { Part } from '@/core/bench/entities';
-import type { SlotNeed } from '@/core/bench/slots';
+import type { Part } from '@/core/entities/entities';
+import type { SlotNeed } from '@/core/sale/slots';
 import type { SaleGrade } from '@/core/shared/grades';
+import * as words from '@/words/catalogue/match';
 
 /** One slot of one unit: its own part, one set aside, or a gap. */
 export function SlotCell({
@@ -49,7 +50,7 @@ export function SlotCell({
         borderRadius="soft"
         fontSize="13px"
       >
-        wanted
+        {words.needed()}
       </Box>
     );
   }

@@ -1,11 +1,12 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import type { Part, Unit } from '@/core/bench/entities';
-import type { SlotNeed } from '@/core/bench/slots';
+import type { Part, Unit } from '@/core/entities/entities';
+import type { SlotNeed } from '@/core/sale/slots';
 import type { RankedPart } from '@/core/matching/rankForSlot';
-import { money } from '@/core/shared/money';
+import { sayReason } from '@/words/say/slotReasons';
 import { Punches } from '@/ui/base/Punches';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import * as words from '@/words/catalogue/match';
 
 interface SlotOfferProps {
   readonly unit: Unit;
@@ -26,18 +27,24 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
       <Box textStyle="lead">{sentence()}</Box>
       <Box textStyle="note" color="inkMuted" mb="10px">
         {best && second && !assigned
-          ? `Next best: ${second.part.tag}, ${best.gainCents === second.gainCents ? 'worth as much; the lower grade is used first' : `${money(best.gainCents - second.gainCents)} less for the shop`}.`
+          ? words.nextBest({
+              tag: second.part.tag,
+              gainCents:
+                best.gainCents === second.gainCents
+                  ? words.worthSameLowerGradeUsed()
+                  : words.lessProfit({ gainCents: best.gainCents - second.gainCents }),
+            })
           : need.isNeeded
-            ? `Its own is out: ${need.because}.`
-            : 'Its own part is taken as sound.'}
+            ? words.itsOwnPartOut({ because: sayReason(need.because) })
+            : words.itsOwnPartCountsAs()}
       </Box>
       <Box display="flex" gap="8px" flexWrap="wrap">
-        {assigned && <KeyButton keyName="x" label={`Put ${assigned.tag} back`} onPress={onRelease} />}
+        {assigned && <KeyButton keyName="x" label={words.putBack({ tag: assigned.tag })} onPress={onRelease} />}
         {offers.slice(0, shownOffers).map(({ part, sellsAt, gainCents }, index) => (
           <KeyButton
             key={part.id}
             keyName={String(index + 1)}
-            label={`Take ${part.tag}, grade ${part.grade}, from ${part.bin}`}
+            label={words.takeGradeFrom({ tag: part.tag, grade: part.grade, bin: part.bin })}
             look={index === 0 && !assigned ? 'outline' : 'quiet'}
             onPress={() => onAssign(part.id)}
           >
@@ -47,7 +54,7 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
               </Box>
               {part.grade && <Punches grade={part.grade} />}
               <Box as="span" color="inkMuted" fontWeight="400">
-                {part.bin} · sells at {sellsAt}, leaves {money(gainCents)}
+                {words.sellsAtLeaves({ bin: part.bin, sellsAt, gainCents })}
               </Box>
             </Box>
           </KeyButton>
@@ -58,11 +65,25 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
 
   function sentence(): string {
     if (assigned)
-      return `${unit.tag} takes the ${need.part.name} ${assigned.tag} from ${assigned.bin ?? 'the shelf'}, grade ${assigned.grade}.`;
+      return words.getsFromGrade({
+        tag: unit.tag,
+        name: need.part.name,
+        tag2: assigned.tag,
+        theShelf: assigned.bin ?? words.theShelf(),
+        grade: assigned.grade,
+      });
     if (best)
-      return `${unit.tag} ${need.isNeeded ? 'needs' : 'could take'} a ${need.part.name}: ${best.part.tag}, grade ${best.part.grade}, sells it at ${best.sellsAt} for ${money(best.priceCents)}.`;
+      return words.needsGradeThenSellsAt({
+        tag: unit.tag,
+        isNeeded: need.isNeeded ? 'yes' : 'no',
+        name: need.part.name,
+        tag2: best.part.tag,
+        grade: best.part.grade,
+        sellsAt: best.sellsAt,
+        priceCents: best.priceCents,
+      });
     return need.isNeeded
-      ? `No ${need.part.name} that fits is on the shelf. A donor of this class, or a purchase, would free ${unit.tag}.`
-      : `No other ${need.part.name} is on the shelf.`;
+      ? words.noMatchingOnShelfDonor({ name: need.part.name, tag: unit.tag })
+      : words.noOtherOnShelf({ name: need.part.name });
   }
 }

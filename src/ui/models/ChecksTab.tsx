@@ -1,11 +1,13 @@
 'use client';
+import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
 import { rules } from '@/core/procedure/checks/rules';
 import type { ModelProblem } from '@/core/procedure/checks/problem';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
-import { sayCount } from '@/ui/words/amounts';
 import { ProblemList } from './ProblemList';
+import { say as sayCheck } from '@/words/catalogue/core/checks';
+import * as words from '@/words/catalogue/models';
 
 const kinds = Object.entries(rules);
 
@@ -20,24 +22,18 @@ export function ChecksTab({ problems }: { readonly problems: readonly ModelProbl
       borderTopWidth="1px"
       borderColor="rule"
     >
-      <Section
-        title={problems.length === 0 ? 'Nothing found' : sayCount(problems.length, 'thing to mend', 'things to mend')}
-      >
+      <Section title={problems.length === 0 ? words.nothingFound() : counts.problems({ count: problems.length })}>
         {problems.length === 0 ? (
-          <Box pt="10px">
-            Every joint was walked through, in every revision and configuration, clean and with each finding: what opens
-            is shut again, nothing is freed while it is held, power is off before board work, and no tool goes where it
-            harms.
-          </Box>
+          <Box pt="10px">{words.everyJointWasCheckedIn()}</Box>
         ) : (
           <ProblemList problems={problems} />
         )}
       </Section>
-      <Section title="What is looked for" note={`${kinds.length} rules`}>
-        <ScrollBox label="Rules" as="ul" role="list" pt="8px" maxH="calc(100vh - 300px)">
+      <Section title={words.whatChecked()} note={words.rules({ kinds: kinds.length })}>
+        <ScrollBox label={words.rules2()} as="ul" role="list" pt="8px" maxH="calc(100vh - 300px)">
           {kinds.map(([id, { finds, severity }]) => (
             <Box as="li" key={id} py="3px" display="flex" justifyContent="space-between" gap="12px">
-              <span>{finds}</span>
+              <span>{sayCheck(finds)}</span>
               <Box as="span" textStyle="caption" color="inkMuted" whiteSpace="nowrap">
                 {severity === 'warning' ? 'warns' : 'stops'}
               </Box>

@@ -1,4 +1,5 @@
 'use client';
+import { say as sayLibrary } from '@/words/catalogue/core/library';
 import { Box, chakra } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { cardOf } from '@/core/library/modelCard';
@@ -9,7 +10,8 @@ import { Headline } from '@/ui/base/Headline';
 import { Select } from '@/ui/base/Input';
 import { Section } from '@/ui/base/Section';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
-import { sayList, startCount } from '@/ui/words/amounts';
+import * as texts from '@/words/catalogue/models';
+import { featureNames } from '@/words/say/names';
 
 const Cell = chakra('td', {
   base: { py: '8px', pe: '18px', borderBottomWidth: '1px', borderColor: 'rule', verticalAlign: 'top' },
@@ -18,9 +20,9 @@ const Cell = chakra('td', {
 /** What a colleague would say of the two. */
 function answer(first: Model, second: Model): string {
   const difference = cardOf(first).minutes - cardOf(second).minutes;
-  if (Math.abs(difference) < 0.5) return `${first.name} and ${second.name} take the same time`;
-  const words = `${Math.abs(difference).toFixed(1)} min ${difference > 0 ? 'longer' : 'less'}`;
-  return `${first.name} takes ${words} than ${second.name}`;
+  if (Math.abs(difference) < 0.5) return texts.andTakeSameTime({ name: first.name, name2: second.name });
+  const words = texts.minLonger({ difference: Math.abs(difference), isDifference: difference > 0 ? 'yes' : 'no' });
+  return texts.takesThan({ name: first.name, value: words, name2: second.name });
 }
 
 /** Two models held against each other: to scale, in figures, and by what only one of them has. */
@@ -40,12 +42,12 @@ export function CompareScreen({ view }: { readonly view: ComparisonView }) {
       <Headline
         lead={
           shared.length === 0
-            ? 'No part of one fits the other.'
-            : `${startCount(shared.length, 'part class', 'part classes')} fit both: ${sayList(shared.map(({ names: [name] }) => name))}.`
+            ? texts.noPartOneFitsOther()
+            : texts.noPartClassesFitBoth({ shared: shared.length, name: shared.map(({ names: [name] }) => name) })
         }
         aside={
           <Select
-            aria-label="Compare with"
+            aria-label={texts.compareWith()}
             w="240px"
             value={second.id}
             onChange={(event) => router.push(`/models/${first.id}/compare/${event.currentTarget.value}`)}
@@ -81,12 +83,12 @@ export function CompareScreen({ view }: { readonly view: ComparisonView }) {
         </thead>
         <tbody>
           {comparison.rows.map(({ label, values }) => (
-            <tr key={label}>
+            <tr key={label.code}>
               <Cell as="th" textAlign="start" fontWeight="400" color="inkMuted">
-                {label}
+                {sayLibrary(label)}
               </Cell>
               {values.map((value, at) => (
-                <Cell key={at}>{value}</Cell>
+                <Cell key={at}>{sayLibrary(value)}</Cell>
               ))}
             </tr>
           ))}
@@ -95,15 +97,15 @@ export function CompareScreen({ view }: { readonly view: ComparisonView }) {
       <Box display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="28px" mt="22px">
         {(
           [
-            [`Only ${first.name}`, comparison.onlyFirst],
-            [`Only ${second.name}`, comparison.onlySecond],
-            ['Both', comparison.both],
+            [texts.only({ name: first.name }), comparison.onlyFirst],
+            [texts.only({ name: second.name }), comparison.onlySecond],
+            [texts.both(), comparison.both],
           ] as const
         ).map(([title, features]) => (
           <Section key={title} title={title} note={String(features.length)}>
             <Box as="ul" pt="6px">
               {features.map((feature) => (
-                <li key={feature}>{feature}</li>
+                <li key={feature}>{featureNames[feature]}</li>
               ))}
             </Box>
           </Section>

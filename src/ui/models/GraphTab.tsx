@@ -9,6 +9,7 @@ import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
 import { layoutOf, nodeSize, type GraphEdge, type GraphLayout } from './graphLayout';
 import { OperationFacts } from './OperationFacts';
+import * as words from '@/words/catalogue/models';
 
 const Node = chakra('rect', {
   base: { fill: 'sheet', stroke: 'inkMuted', strokeWidth: '1px', cursor: 'pointer' },
@@ -50,7 +51,7 @@ export function GraphTab({ model }: { readonly model: Model }) {
   const operation = model.operations.find(({ id }) => id === chosen) as Operation;
   const near = useMemo(() => neighbourhood(model, chosen ?? ''), [model, chosen]);
   const [isWhole, setWhole] = useState(false);
-  useKey('z', isWhole ? 'Readable size' : 'The whole graph', () => setWhole((whole) => !whole));
+  useKey('z', words.readableSize({ isWhole: isWhole ? 'yes' : 'no' }), () => setWhole((whole) => !whole));
   const place = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const node = layout?.nodes.find(({ id }) => id === chosen);
@@ -75,11 +76,11 @@ export function GraphTab({ model }: { readonly model: Model }) {
         minH="320px"
         tabIndex={0}
         role="group"
-        aria-label="Procedure graph"
+        aria-label={words.procedureGraph()}
       >
         {layout === null ? (
           <Box p="28px" color="inkMuted">
-            Laying out {model.operations.length} operations …
+            {words.layingOutSteps({ operations: model.operations.length })}
           </Box>
         ) : (
           <chakra.svg
@@ -89,7 +90,7 @@ export function GraphTab({ model }: { readonly model: Model }) {
             mx="auto"
             display="block"
             role="img"
-            aria-label={`${model.operations.length} operations and what each comes after`}
+            aria-label={words.stepsAndWhatEachComes({ operations: model.operations.length })}
           >
             {layout.edges.map((edge) => (
               <Edge
@@ -119,7 +120,7 @@ export function GraphTab({ model }: { readonly model: Model }) {
         )}
       </Box>
       <ScrollBox
-        label="The operation"
+        label={words.thisStep()}
         p="14px 18px"
         bg="sheet"
         borderStartWidth="1px"
@@ -137,8 +138,7 @@ export function GraphTab({ model }: { readonly model: Model }) {
         borderTopWidth="1px"
         borderColor="rule"
       >
-        <KeyCap name="z" /> {isWhole ? 'readable size' : 'the whole graph'} · line: physical · dashes: protective ·
-        dots: house rule · twine: one of several is enough. Above: needed first; below: waits for it.
+        <KeyCap name="z" /> {words.readableSizeLinePhysicalDashes({ isWhole: isWhole ? 'yes' : 'no' })}
       </Box>
     </Box>
   );

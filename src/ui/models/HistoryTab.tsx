@@ -1,9 +1,10 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { format } from 'date-fns';
+import { moment } from '@/words/format';
 import type { VersionEntry } from '@/services/models/readModelPage';
 import { Section } from '@/ui/base/Section';
 import { DifferenceList } from './DifferenceList';
+import * as words from '@/words/catalogue/models';
 
 /** The versions of a model, newest first, each with what changed in words. */
 export function HistoryTab({
@@ -19,15 +20,15 @@ export function HistoryTab({
         {versions.map(({ version, note, publishedBy, publishedAt, differences }, at) => (
           <Section
             key={version}
-            title={`Version ${version}`}
+            title={words.version({ version })}
             mt={at === 0 ? '0' : '22px'}
             note={
               <>
-                {format(new Date(publishedAt), 'd MMM yyyy, HH:mm')}
+                {moment(publishedAt)}
                 {publishedBy && ` · ${publishedBy}`} ·{' '}
-                <a href={`/api/models/${modelId}?version=${version}`} download={`${modelId}-${version}.json`}>
+                <a href={`/api/models/${modelId}?version=${version}`} download={words.json({ modelId, version })}>
                   <Box as="span" color="action" textDecoration="underline">
-                    document
+                    {words.document()}
                   </Box>
                 </a>
               </>
@@ -40,7 +41,7 @@ export function HistoryTab({
             )}
             <Box pt="6px">
               {at === versions.length - 1 ? (
-                <Box color="inkMuted">The first.</Box>
+                <Box color="inkMuted">{words.firstVersion()}</Box>
               ) : (
                 <DifferenceList differences={differences} />
               )}

@@ -1,4 +1,5 @@
 'use client';
+import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -12,11 +13,12 @@ import { Dialog } from '@/ui/base/Dialog';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
-import { sayCount } from '@/ui/words/amounts';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
 import { DifferenceList } from './DifferenceList';
 import { ProblemList } from './ProblemList';
-import { send } from './requests';
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/models';
+import { kindNames } from '@/words/say/names';
 
 /** What a document would be if it were taken: drawn, checked, and against the version there is. Taken only on demand. */
 export function ImportDialog({
@@ -45,47 +47,50 @@ export function ImportDialog({
     router.push(`/models/drafts/${id}`);
   };
   return (
-    <Dialog title={model ? `${model.maker} ${model.name}, as it would be` : 'This cannot be taken'} onClose={onClose}>
+    <Dialog
+      title={model ? words.preview({ maker: model.maker, name: model.name }) : words.thisFileCannotBeImported()}
+      onClose={onClose}
+    >
       <Box minW="560px">
         {model && <Sketch model={model} />}
         {problems.length > 0 ? (
-          <Section title={sayCount(problems.length, 'thing to mend', 'things to mend')} mt="14px">
-            <ScrollBox label="What is to mend" maxH="240px">
+          <Section title={counts.problems({ count: problems.length })} mt="14px">
+            <ScrollBox label={words.problems()} maxH="240px">
               <ProblemList problems={problems} />
             </ScrollBox>
           </Section>
         ) : (
           <Box mt="12px" color="sound" fontWeight="600">
-            The checks found nothing.
+            {words.noProblemsFound()}
           </Box>
         )}
         {newest !== null && (
-          <Section title={`Against version ${newest}`} mt="14px">
-            <ScrollBox label="Differences" pt="6px" maxH="160px">
+          <Section title={words.comparedWithVersion({ newest })} mt="14px">
+            <ScrollBox label={words.differences()} pt="6px" maxH="160px">
               <DifferenceList differences={differences} />
             </ScrollBox>
           </Section>
         )}
         {isOld && (
-          <Caution tone="waiting" what={`Version ${model.version} is not above ${newest}.`}>
-            A published version is never changed: take it as a draft, it gets the next number.
+          <Caution tone="waiting" what={words.versionNotAbove({ version: model.version, newest })}>
+            {words.publishedVersionNeverChangesImport()}
           </Caution>
         )}
-        {refusal && <Caution what="Not taken.">{sayRefusal(refusal)}</Caution>}
+        {refusal && <Caution what={words.notImported()}>{sayRefusal(refusal)}</Caution>}
         {model && (
           <Box display="flex" gap="10px" mt="18px">
             {preview.isPublishable && !isOld && (
               <Button look="action" autoFocus onClick={() => void publish()}>
-                Publish version {model.version}
+                {words.publishVersion({ version: model.version })}
               </Button>
             )}
             <Button look="outline" onClick={() => void draft()}>
-              Take it as a draft
+              {words.importAsDraft()}
             </Button>
           </Box>
         )}
         <Box mt="10px" textStyle="note" color="inkMuted">
-          Nothing is written until you say so; the library is untouched.
+          {words.previewOnlyNothingHasBeen()}
         </Box>
       </Box>
     </Dialog>
@@ -97,10 +102,14 @@ function Sketch({ model }: { readonly model: NonNullable<ModelPreview['model']> 
     <Box display="flex" gap="20px" alignItems="center">
       <FaceDrawing model={model} face={model.faces[0] as Face} maxWidth={220} maxHeight={200} />
       <Box>
-        {model.kind}, version {model.version}
+        {words.version2({ kind: kindNames[model.kind], version: model.version })}
         <Box color="inkMuted">
-          {sayCount(model.operations.length, 'operation')}, {sayCount(model.parts.length, 'part')},{' '}
-          {sayCount(model.joints.length, 'joint')} on {sayCount(model.faces.length, 'face')}
+          {words.stepPartJointOnFace({
+            operations: model.operations.length,
+            parts: model.parts.length,
+            joints: model.joints.length,
+            faces: model.faces.length,
+          })}
         </Box>
       </Box>
     </Box>

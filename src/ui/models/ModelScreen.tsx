@@ -1,5 +1,6 @@
 'use client';
-import { Box, chakra } from '@chakra-ui/react';
+import * as counts from '@/words/catalogue/counts';
+import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -9,22 +10,21 @@ import type { Refusal } from '@/core/shared/outcome';
 import type { ModelPageView } from '@/services/models/readModelPage';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
-import { KeyCap } from '@/ui/base/KeyCap';
+import { Tabs } from '@/ui/keys/Tabs';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { useKey } from '@/ui/keys/KeysProvider';
-import { sayCount, sayList } from '@/ui/words/amounts';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
 import { ChecksTab } from './ChecksTab';
 import { GraphTab } from './GraphTab';
 import { HistoryTab } from './HistoryTab';
 import { OrderTab } from './OrderTab';
-import { send } from './requests';
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/models';
 
 const tabs = [
-  { id: 'order', key: '1', label: 'Teardown' },
-  { id: 'graph', key: '2', label: 'Procedure' },
-  { id: 'checks', key: '3', label: 'Checks' },
-  { id: 'history', key: '4', label: 'History' },
+  { id: 'order', key: '1', label: words.teardown() },
+  { id: 'graph', key: '2', label: words.procedure() },
+  { id: 'checks', key: '3', label: words.checks() },
+  { id: 'history', key: '4', label: words.history() },
 ] as const;
 type TabId = (typeof tabs)[number]['id'];
 
@@ -44,27 +44,26 @@ export function ModelScreen({ view, mayWrite, mayRehearse }: ModelScreenProps) {
         <Headline lead={leadOf(model)} aside={<Doors model={model} mayWrite={mayWrite} mayRehearse={mayRehearse} />}>
           {model.maker} {model.name}
           <Box as="span" fontSize="18px" fontWeight="400" color="inkMuted" ms="10px">
-            version {model.version}
+            {words.version3({ version: model.version })}
           </Box>
         </Headline>
       </Box>
-      <Box role="tablist" aria-label="Views of the model" display="flex" px="28px" gap="2px">
-        {tabs.map(({ id, key, label }) => (
-          <Tab
-            key={id}
-            keyName={key}
-            label={id === 'checks' && problems.length > 0 ? `${label}: ${problems.length}` : label}
-            isOpen={id === tab}
-            onOpen={() => setTab(id)}
-          />
-        ))}
-      </Box>
-      <Box role="tabpanel" aria-label={tabs.find(({ id }) => id === tab)?.label}>
-        {tab === 'order' && <OrderTab model={model} />}
-        {tab === 'graph' && <GraphTab model={model} />}
-        {tab === 'checks' && <ChecksTab problems={problems} />}
-        {tab === 'history' && <HistoryTab modelId={model.id} versions={versions} />}
-      </Box>
+      <Tabs
+        label={words.viewsModel()}
+        open={tab}
+        onOpen={setTab}
+        tabs={tabs.map(({ id, key, label }) => ({
+          id,
+          key,
+          label: id === 'checks' && problems.length > 0 ? `${label}: ${problems.length}` : label,
+          content: () => {
+            if (id === 'order') return <OrderTab model={model} />;
+            if (id === 'graph') return <GraphTab model={model} />;
+            if (id === 'checks') return <ChecksTab problems={problems} />;
+            return <HistoryTab modelId={model.id} versions={versions} />;
+          },
+        }))}
+      />
     </Box>
   );
 }
@@ -73,46 +72,13 @@ function leadOf({ parts, operations, joints }: Model): string {
   const groups = screwGroups(joints);
   const count = groups.reduce((sum, group) => sum + group.count, 0);
   const kinds = groups.slice(0, 4).map((group) => `${group.count} × ${screwName(group)}`);
-  const rest = groups.length > 4 ? [sayCount(groups.length - 4, 'more kind')] : [];
-  return `${sayCount(parts.length, 'part')}, ${sayCount(operations.length, 'operation')}, ${sayCount(count, 'screw')}: ${sayList([...kinds, ...rest])}.`;
-}
-
-const TabButton = chakra('button', {
-  base: {
-    display: 'inline-flex',
-    alignItems: 'center',
-    gap: '8px',
-    minH: '42px',
-    px: '14px',
-    cursor: 'pointer',
-    borderWidth: '1px 1px 0',
-    borderStyle: 'solid',
-    borderColor: 'rule',
-    bg: 'paper',
-    fontWeight: '600',
-  },
-  variants: { isOpen: { yes: { bg: 'ink', color: 'paper', borderColor: 'ink' }, no: {} } },
-  defaultVariants: { isOpen: 'no' },
-});
-
-function Tab({
-  keyName,
-  label,
-  isOpen,
-  onOpen,
-}: {
-  readonly keyName: string;
-  readonly label: string;
-  readonly isOpen: boolean;
-  readonly onOpen: () => void;
-}) {
-  useKey(keyName, label, onOpen);
-  return (
-    <TabButton type="button" role="tab" aria-selected={isOpen} isOpen={isOpen ? 'yes' : 'no'} onClick={onOpen}>
-      <KeyCap name={keyName} />
-      {label}
-    </TabButton>
-  );
+  const rest = groups.length > 4 ? [counts.kindsMore({ count: groups.length - 4 })] : [];
+  return counts.modelInShort({
+    parts: parts.length,
+    operations: operations.length,
+    screws: count,
+    kinds: [...kinds, ...rest],
+  });
 }
 
 /** What can be taken from here: the document, the graph, a draft. */
@@ -127,12 +93,16 @@ function Doors({ model, mayWrite, mayRehearse }: Omit<ModelScreenProps, 'view'> 
   };
   return (
     <Box display="flex" gap="16px" alignItems="center">
-      {refusal && <Caution what="No draft.">{sayRefusal(refusal)}</Caution>}
-      <DownloadLink href={`/api/models/${model.id}`} name={`${model.id}.json`} label="document" />
-      <DownloadLink href={`/api/models/${model.id}/graph`} name={`${model.id}.graphml`} label="GraphML" />
+      {refusal && <Caution what={words.noDraft()}>{sayRefusal(refusal)}</Caution>}
+      <DownloadLink href={`/api/models/${model.id}`} name={words.json2({ id: model.id })} label={words.document()} />
+      <DownloadLink
+        href={`/api/models/${model.id}/graph`}
+        name={words.graphml({ id: model.id })}
+        label={words.graphml2()}
+      />
       <KeyButton
         keyName="p"
-        label="What pays"
+        label={words.whatPays()}
         look="outline"
         size="small"
         onPress={() => router.push(`/models/${model.id}/plan`)}
@@ -140,12 +110,14 @@ function Doors({ model, mayWrite, mayRehearse }: Omit<ModelScreenProps, 'view'> 
       {mayRehearse && (
         <KeyButton
           keyName="h"
-          label="Rehearse"
+          label={words.rehearse()}
           size="small"
           onPress={() => router.push(`/models/${model.id}/rehearse`)}
         />
       )}
-      {mayWrite && <KeyButton keyName="e" label="Edit" look="action" size="small" onPress={() => void edit()} />}
+      {mayWrite && (
+        <KeyButton keyName="e" label={words.edit()} look="action" size="small" onPress={() => void edit()} />
+      )}
     </Box>
   );
 }

@@ -1,8 +1,9 @@
 'use client';
+import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { featureNames } from '@/core/procedure/features';
+import { allFeatures } from '@/core/procedure/features';
 import type { ModelCard } from '@/core/library/modelCard';
 import { deviceKinds } from '@/core/procedure/vocabulary';
 import type { Refusal } from '@/core/shared/outcome';
@@ -21,11 +22,12 @@ import { SidePanel } from '@/ui/base/SidePanel';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
-import { sayCount, sayMinutes, startCount } from '@/ui/words/amounts';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
 import { ImportDialog } from './ImportDialog';
 import { NewModelDialog } from './NewModelDialog';
-import { send } from './requests';
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/models';
+import { featureNames, kindNames } from '@/words/say/names';
 
 interface ModelsProps {
   readonly library: LibraryView;
@@ -34,6 +36,7 @@ interface ModelsProps {
   readonly mayLog: boolean;
 }
 
+const onlyThis = { kind: words.kind(), maker: words.maker(), feature: words.feature() } as const;
 const noFilter = { text: '', kind: '', maker: '', feature: '' };
 
 /** How does it come apart? The library, found by any name, and the ways in for a new model. */
@@ -45,8 +48,8 @@ export function ModelsScreen({ library: first, unfinished, mayWrite, mayLog }: M
   const { chosen, choose } = useChosen(library.cards.map(({ id }) => id));
   const [compared, setCompared] = useState<string | null>(null);
   const [begins, setBegins] = useState<'draft' | 'opening' | null>(null);
-  useKey('Enter', 'Open the model', () => router.push(`/models/${chosen}`), chosen !== undefined);
-  useKey('f', 'Find a model', () => search.current?.focus());
+  useKey('Enter', words.openModel(), () => router.push(`/models/${chosen}`), chosen !== undefined);
+  useKey('f', words.findModel(), () => search.current?.focus());
   const compare = () => {
     if (chosen === undefined) return;
     if (compared === null || compared === chosen) return setCompared(compared === chosen ? null : chosen);
@@ -62,15 +65,11 @@ export function ModelsScreen({ library: first, unfinished, mayWrite, mayLog }: M
     >
       <Box p="24px 28px" minW="0" overflowY="auto">
         <Headline lead={leadOf(library, query.text !== '')}>
-          {startCount(library.total, 'model')} in the library
+          {words.noModelsInLibrary({ total: library.total })}
         </Headline>
         <Filters query={query} makers={library.makers} search={search} onChange={setQuery} />
-        {library.cards.length === 0 && (
-          <Nothing>
-            Nothing here is called so. Fewer letters find more; an unknown device is logged at a first opening.
-          </Nothing>
-        )}
-        <Box as="ul" mt="10px" aria-label="Models">
+        {library.cards.length === 0 && <Nothing>{words.noModelMatchesFewerLetters()}</Nothing>}
+        <Box as="ul" mt="10px" aria-label={words.models()}>
           {library.cards.map((card) => (
             <li key={card.id}>
               <ListRow
@@ -91,17 +90,17 @@ export function ModelsScreen({ library: first, unfinished, mayWrite, mayLog }: M
         <Box mt="auto" pt="20px" display="grid" gap="10px">
           <KeyButton
             keyName="c"
-            label={compared === null ? 'Compare it with another' : `Compare with the ${nameOf(compared) ?? 'first'}`}
+            label={compared === null ? words.compare() : words.compareWith2({ first: nameOf(compared) ?? 'first' })}
             isEnabled={chosen !== undefined}
             look={compared === null ? 'quiet' : 'outline'}
             onPress={compare}
           />
           {mayWrite && <ImportButton />}
-          {mayWrite && <KeyButton keyName="n" label="Write a new model" onPress={() => setBegins('draft')} />}
+          {mayWrite && <KeyButton keyName="n" label={words.newModel()} onPress={() => setBegins('draft')} />}
           {mayLog && (
             <KeyButton
               keyName="o"
-              label="First opening"
+              label={words.firstOpening()}
               look="action"
               size="wide"
               onPress={() => setBegins('opening')}
@@ -123,10 +122,9 @@ function useLibrary(first: LibraryView, query: typeof noFilter): LibraryView {
     const stop = new AbortController();
     const timer = setTimeout(() => {
       const asked = new URLSearchParams(query);
-      fetch(`/api/models/find?${asked}`, { signal: stop.signal })
-        .then((response) => (response.ok ? (response.json() as Promise<LibraryView>) : null))
-        .then((view) => view && setAnswer({ query, view }))
-        .catch(() => undefined);
+      void send<LibraryView>('GET', `/api/models/find?${asked}`, undefined, stop.signal).then((found) => {
+        if (found.ok) setAnswer({ query, view: found.value });
+      });
     }, 80);
     return () => {
       clearTimeout(timer);
@@ -138,8 +136,11 @@ function useLibrary(first: LibraryView, query: typeof noFilter): LibraryView {
 
 function leadOf({ found, cards }: LibraryView, isAsked: boolean): string {
   if (isAsked)
-    return `${sayCount(found, 'model answers', 'models answer')}${found > cards.length ? `, the best ${cards.length} shown` : ''}.`;
-  return 'Each is a document that is checked, planned from and drawn. Units keep the version they were planned with.';
+    return words.modelFound({
+      found,
+      cards: found > cards.length ? words.bestShown({ cards: cards.length }) : '',
+    });
+  return words.eachModelDocumentThatChecked();
 }
 
 function Filters({
@@ -154,17 +155,17 @@ function Filters({
   readonly onChange: (query: typeof noFilter) => void;
 }) {
   const choices = [
-    ['kind', 'any kind', deviceKinds],
-    ['maker', 'any maker', makers],
-    ['feature', 'any feature', featureNames],
+    ['kind', words.anyKind(), deviceKinds.map((kind) => [kind, kindNames[kind]])],
+    ['maker', words.anyMaker(), makers.map((maker) => [maker, maker])],
+    ['feature', words.anyFeature(), allFeatures.map((feature) => [feature, featureNames[feature]])],
   ] as const;
   return (
     <Box display="grid" gridTemplateColumns="minmax(180px, 1fr) 130px 140px 200px" gap="10px">
       <Box position="relative">
         <Input
           ref={search}
-          aria-label="Find by any name, part or feature"
-          placeholder="Any name, part or feature"
+          aria-label={words.findByAnyNamePart()}
+          placeholder={words.anyNamePartOrFeature()}
           value={query.text}
           onChange={(event) => onChange({ ...query, text: event.currentTarget.value })}
           onKeyDown={(event) => {
@@ -175,16 +176,18 @@ function Filters({
           <KeyCap name="f" />
         </Box>
       </Box>
-      {choices.map(([field, none, words]) => (
+      {choices.map(([field, none, offered]) => (
         <Select
           key={field}
-          aria-label={`Only this ${field}`}
+          aria-label={words.onlyThis({ field: onlyThis[field] })}
           value={query[field]}
           onChange={(event) => onChange({ ...query, [field]: event.currentTarget.value })}
         >
           <option value="">{none}</option>
-          {words.map((word) => (
-            <option key={word}>{word}</option>
+          {offered.map(([value, name]) => (
+            <option key={value} value={value}>
+              {name}
+            </option>
           ))}
         </Select>
       ))}
@@ -193,6 +196,7 @@ function Filters({
 }
 
 function CardLine({ card }: { readonly card: ModelCard }) {
+  const features = card.features.map((feature) => featureNames[feature]);
   return (
     <>
       <KeyCap name={card.letters} />
@@ -200,15 +204,17 @@ function CardLine({ card }: { readonly card: ModelCard }) {
         <Box textStyle="list" fontWeight="600">
           {card.maker} {card.name}
         </Box>
-        <Box textStyle="note" color="inkMuted" truncate>
-          {card.kind}, version {card.version} · {card.features.slice(0, 4).join(', ')}
+        <Box textStyle="note" color="inkMuted" truncate title={list(features)}>
+          {words.version4({
+            kind: kindNames[card.kind],
+            version: card.version,
+            features: list(features.slice(0, 4)),
+          })}
         </Box>
       </Box>
       <Box color="inkMuted" textAlign="end" whiteSpace="nowrap">
-        {card.operations} operations, {sayMinutes(card.minutes)}
-        <Box textStyle="note">
-          {card.parts} parts · {card.screws} screws
-        </Box>
+        {words.steps({ operations: card.operations, minutesValue: card.minutes })}
+        <Box textStyle="note">{words.partsScrews({ parts: card.parts, screws: card.screws })}</Box>
       </Box>
     </>
   );
@@ -217,10 +223,10 @@ function CardLine({ card }: { readonly card: ModelCard }) {
 function Unfinishings({ unfinished, mayWrite }: { readonly unfinished: Unfinished; readonly mayWrite: boolean }) {
   const { drafts, openings } = unfinished;
   return (
-    <Section title="Being written" note={String(drafts.length + openings.length)}>
+    <Section title={words.drafts()} note={String(drafts.length + openings.length)}>
       {drafts.length + openings.length === 0 && (
         <Box pt="8px" color="inkMuted">
-          No draft is open. A model’s page begins one with E.
+          {words.noOpenDraftsPressE()}
         </Box>
       )}
       <Box as="ul" maxH="300px" overflowY="auto">
@@ -230,7 +236,7 @@ function Unfinishings({ unfinished, mayWrite }: { readonly unfinished: Unfinishe
               <Box>
                 {name}
                 <Box textStyle="note" color="inkMuted">
-                  first opening, {startedBy}
+                  {words.firstOpening2({ startedBy })}
                 </Box>
               </Box>
             </RowLink>
@@ -243,7 +249,7 @@ function Unfinishings({ unfinished, mayWrite }: { readonly unfinished: Unfinishe
                 <Box>
                   {name}
                   <Box textStyle="note" color="inkMuted">
-                    draft, saved by {savedBy}
+                    {words.draftSavedBy({ savedBy })}
                   </Box>
                 </Box>
               </RowLink>
@@ -269,16 +275,16 @@ function ImportButton() {
   };
   return (
     <>
-      <KeyButton keyName="i" label="Import a model" onPress={() => file.current?.click()} />
+      <KeyButton keyName="i" label={words.importModel()} onPress={() => file.current?.click()} />
       <input
         ref={file}
         type="file"
         accept="application/json,.json"
         hidden
-        aria-label="Model document"
+        aria-label={words.modelDocument()}
         onChange={(event) => void look(event.currentTarget.files?.[0])}
       />
-      {refusal && <Caution what="Not read.">{sayRefusal(refusal)}</Caution>}
+      {refusal && <Caution what={words.notRead()}>{sayRefusal(refusal)}</Caution>}
       {shown && <ImportDialog {...shown} onClose={() => setShown(null)} />}
     </>
   );

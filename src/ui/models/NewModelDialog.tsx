@@ -8,10 +8,13 @@ import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
+import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
-import { sayRefusal } from '@/ui/words/sentences';
-import { send } from './requests';
+import { sayRefusal } from '@/words/say/sentences';
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/models';
+import { kindNames } from '@/words/say/names';
 
 /** Who made it and what it is called: enough to begin a draft or the log of a first opening. */
 export function NewModelDialog({
@@ -37,43 +40,36 @@ export function NewModelDialog({
     router.push(begins === 'draft' ? `/models/drafts/${id}` : `/models/opening/${id}`);
   };
   return (
-    <Dialog title={begins === 'draft' ? 'A new model' : 'A device nobody knows'} onClose={onClose}>
+    <Dialog title={words.newModel2({ isBeginsDraft: begins === 'draft' ? 'yes' : 'no' })} onClose={onClose}>
       <form onSubmit={(event) => void submit(event)}>
         <Box display="grid" gap="12px">
-          <Field label="Maker">
+          <Field label={words.maker()}>
             <Input name="maker" required maxLength={40} autoFocus autoComplete="off" />
           </Field>
-          <Field label="Name">
+          <Field label={words.name()}>
             <Input name="name" required maxLength={60} autoComplete="off" />
           </Field>
-          <Field label="Kind">
+          <Field label={words.kind()}>
             <Select name="kind" defaultValue="phone">
               {deviceKinds.map((kind) => (
-                <option key={kind}>{kind}</option>
+                <option key={kind} value={kind}>
+                  {kindNames[kind]}
+                </option>
               ))}
             </Select>
           </Field>
           {begins === 'opening' && (
-            <Field label="How is it switched off, and how is that proven?">
+            <Field label={words.howSwitchedOffAndHow()}>
               <Input name="proofOfOff" maxLength={200} autoComplete="off" />
             </Field>
           )}
-          {refusal && <Caution what="Not begun.">{sayRefusal(refusal)}</Caution>}
+          {refusal && <Caution what={words.notStarted()}>{sayRefusal(refusal)}</Caution>}
           <Button type="submit" look="action" size="wide">
             <KeyCap name="Enter" />
-            {begins === 'draft' ? 'Write it' : 'Start the log'}
+            {words.startWriting({ isBeginsDraft: begins === 'draft' ? 'yes' : 'no' })}
           </Button>
         </Box>
       </form>
     </Dialog>
-  );
-}
-
-function Field({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
-  return (
-    <Box as="label" display="grid" gap="4px" fontWeight="600">
-      {label}
-      {children}
-    </Box>
   );
 }

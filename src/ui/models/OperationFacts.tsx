@@ -1,39 +1,43 @@
 'use client';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
+import { either, list } from '@/words/format';
+import { findingNames } from '@/words/say/names';
+import type { Finding } from '@/core/procedure/vocabulary';
+import { money } from '@/words/format';
+import { sayOpening } from '@/words/say/saySteps';
 import { Box } from '@chakra-ui/react';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
-import { money } from '@/core/shared/money';
 import { Section } from '@/ui/base/Section';
-import { sayLimit, sayList } from '@/ui/words/amounts';
+import * as words from '@/words/catalogue/models';
+import * as counts from '@/words/catalogue/counts';
 
 /** Everything a document says of one operation, in the order in which the bench asks for it. */
 export function OperationFacts({ model, operation }: { readonly model: Model; readonly operation: Operation }) {
   return (
     <>
-      <Section title={operation.title} note={`${operation.minutes.low} to ${operation.minutes.high} min`}>
+      <Section title={operation.title} note={words.toMin({ low: operation.minutes.low, high: operation.minutes.high })}>
         <Box pt="8px">{operation.detail}</Box>
         <Facts facts={factsOf(operation)} />
       </Section>
       <ComesAfter model={model} operation={operation} />
       {operation.frees.length > 0 && <Frees model={model} operation={operation} />}
       {operation.ends && (
-        <Section title="It can end so" mt="14px">
+        <Section title={words.otherOutcomes()} mt="14px">
           {operation.ends.map(({ id, says, chance, then, debt }) => (
             <Box key={id} pt="6px">
-              <strong>{Math.round(chance * 100)} in 100</strong> {says}
-              <Muted>{[then, debt && `owed: ${debt.says}`].filter(Boolean).join(' ')}</Muted>
+              <strong>{words.n({ chance: Math.round(chance * 100) })}</strong> {says}
+              <Muted>{[then, debt && words.owed({ debt: saySheet(debt.says) })].filter(Boolean).join(' ')}</Muted>
             </Box>
           ))}
         </Section>
       )}
       {operation.ladder && (
-        <Section title="When it resists" mt="14px">
+        <Section title={words.ifWontComeLoose()} mt="14px">
           {operation.ladder.rungs.map(({ says, minutes, breakage }, at) => (
             <Box key={says} pt="6px">
               {at + 1}. {says}
-              <Muted>
-                {minutes} min, breaks {Math.round(breakage * 100)} in 100
-              </Muted>
+              <Muted>{words.minChanceBreakage({ minutesValue: minutes, breakage: Math.round(breakage * 100) })}</Muted>
             </Box>
           ))}
           <Muted>{operation.ladder.stop}</Muted>
@@ -64,18 +68,18 @@ function factsOf(operation: Operation): readonly string[] {
   const { tool, orTools, posture, heat, solvent, wait, limit, helper, hold, needsCertificate, skill, cues, risks } =
     operation;
   const facts: (string | undefined | false)[] = [
-    [tool, ...(orTools ?? []).map((other) => other.tool)].join(', or: '),
+    either([tool, ...(orTools ?? []).map((other) => other.tool)]),
     posture,
-    operation.when && `only if ${conditionWords(operation)}`,
-    heat && `${heat.source} at ${heat.celsius} °C`,
-    solvent && `${solvent.name}: air the place ${solvent.ventilateMinutes} min`,
-    wait && `${wait.minutes} min on the ${wait.fixture}: ${wait.what}`,
-    limit && `${sayLimit(limit)}: ${limit.because}`,
-    hold && `hold: ${hold.where}`,
-    helper && `a second person ${helper}`,
-    needsCertificate && `only for certified people${skill ? `: ${skill}` : ''}`,
-    ...(cues ?? []).map(({ says, needs }) => `it is right when: ${says}${needs ? ` (${needs})` : ''}`),
-    ...(risks ?? []).map(({ chance, what }) => `${Math.round(chance * 100)} in 100: ${what}`),
+    operation.when && words.onlyIf({ operation: conditionWords(operation) }),
+    heat && words.heatAt({ source: heat.source, celsius: heat.celsius }),
+    solvent && words.ventilateForMin({ name: solvent.name, ventilateMinutes: solvent.ventilateMinutes }),
+    wait && words.minOn({ minutesValue: wait.minutes, fixture: wait.fixture, what: wait.what }),
+    limit && words.limitBecause({ limit: sayOpening(limit), because: limit.because }),
+    hold && words.holdAt({ where: hold.where }),
+    helper && words.secondPerson({ helper }),
+    needsCertificate && words.onlyForCertifiedPeople({ isSkill: skill ? 'yes' : 'no', skill }),
+    ...(cues ?? []).map(({ says, needs }) => words.check({ says, isNeeds: needs ? 'yes' : 'no', needs })),
+    ...(risks ?? []).map(({ chance, what }) => counts.chanceOf({ chance, what })),
   ];
   return facts.filter((fact): fact is string => typeof fact === 'string' && fact !== '');
 }
@@ -83,14 +87,14 @@ function factsOf(operation: Operation): readonly string[] {
 function ComesAfter({ model, operation }: { readonly model: Model; readonly operation: Operation }) {
   const titleOf = (id: string) => model.operations.find((other) => other.id === id)?.title ?? id;
   return (
-    <Section title="Comes after" mt="14px">
-      {operation.after.length === 0 && <Muted>Nothing: it can be the first.</Muted>}
+    <Section title={words.comesAfter()} mt="14px">
+      {operation.after.length === 0 && <Muted>{words.nothingCanComeFirst()}</Muted>}
       {operation.after.map((arc) => (
         <Box key={arc.any.join()} pt="6px">
-          {arc.any.map(titleOf).join(', or: ')}
+          {either(arc.any.map(titleOf))}
           <Muted>
             {arc.reason}
-            {arc.isUnproven && ', unproven'}: {arc.because}
+            {arc.isUnproven && words.unproven()}: {arc.because}
           </Muted>
         </Box>
       ))}
@@ -100,14 +104,14 @@ function ComesAfter({ model, operation }: { readonly model: Model; readonly oper
 
 function Frees({ model, operation }: { readonly model: Model; readonly operation: Operation }) {
   return (
-    <Section title="Frees" mt="14px">
+    <Section title={words.frees()} mt="14px">
       {operation.frees.map((id) => {
         const part = model.parts.find((candidate) => candidate.id === id);
         const notes = [
           part?.handling,
-          part?.boundTo && 'works only with its partner',
-          part?.assembly && `fused of ${sayList(part.assembly)}`,
-          part?.seldomSurvives && `seldom survives: ${part.seldomSurvives}`,
+          part?.boundTo && words.worksOnlyWithItsPartner(),
+          part?.assembly && words.assembly({ assembly: part.assembly }),
+          part?.seldomSurvives && words.rarelySurvives({ seldomSurvives: part.seldomSurvives }),
           part?.hazard?.because,
           part?.reusableIf,
         ].filter(Boolean);
@@ -116,7 +120,9 @@ function Frees({ model, operation }: { readonly model: Model; readonly operation
             <Box display="flex" justifyContent="space-between" gap="10px">
               <span>{part?.name ?? id}</span>
               <Box as="span" color="inkMuted">
-                {part?.valueCents ? `A ${money(part.valueCents.A)} · B ${money(part.valueCents.B)}` : 'no worth alone'}
+                {part?.valueCents
+                  ? `A ${money(part.valueCents.A)} · B ${money(part.valueCents.B)}`
+                  : words.noValueAlone()}
               </Box>
             </Box>
             {notes.length > 0 && <Muted>{notes.join(' ')}</Muted>}
@@ -129,40 +135,39 @@ function Frees({ model, operation }: { readonly model: Model; readonly operation
 
 function WayBackFacts({ operation: { back } }: { readonly operation: Operation }) {
   return (
-    <Section title="On the way back" mt="14px">
-      <Box pt="8px">{back ? `${back.title}. ${back.detail}` : 'Nothing to do.'}</Box>
-      {back?.prepare && <Muted>first: {back.prepare.join('; ')}</Muted>}
+    <Section title={words.rebuild()} mt="14px">
+      <Box pt="8px">{back ? `${back.title}. ${back.detail}` : words.nothingToDo()}</Box>
+      {back?.prepare && <Muted>{words.first({ prepare: list(back.prepare) })}</Muted>}
       {back?.consumables.map(({ name, count }) => (
         <Muted key={name}>
           {count} × {name}
         </Muted>
       ))}
       {back?.after?.map(({ operation, because }) => (
-        <Muted key={operation}>
-          after “{operation}”: {because}
-        </Muted>
+        <Muted key={operation}>{words.after({ operation, because })}</Muted>
       ))}
       {back?.gate && (
         <Box color="waiting" fontWeight="600">
-          Gate before it: {back.gate.what}
+          {words.gateBefore({ what: back.gate.what })}
         </Box>
       )}
       {back?.seals && (
         <Box color="danger" fontWeight="600">
-          It seals: the gate comes before it.
+          {words.thisStepSealsUnitGate()}
         </Box>
       )}
     </Section>
   );
 }
 
+const sayFindings = (findings: readonly Finding[]): string => either(findings.map((finding) => findingNames[finding]));
+
 export function conditionWords({ when }: Operation): string {
-  return [
-    when?.revisions && `revision ${when.revisions.join(' or ')}`,
-    when?.configurations && `fitted: ${when.configurations.join(' or ')}`,
-    when?.findings && `found: ${when.findings.join(' or ')}`,
-    when?.absentFindings && `not found: ${when.absentFindings.join(' or ')}`,
-  ]
-    .filter(Boolean)
-    .join(', ');
+  const conditions = [
+    when?.revisions && words.forRevisions({ revisions: either(when.revisions) }),
+    when?.configurations && words.whenFitted({ configurations: either(when.configurations) }),
+    when?.findings && words.whenFound({ findings: sayFindings(when.findings) }),
+    when?.absentFindings && words.unlessFound({ findings: sayFindings(when.absentFindings) }),
+  ];
+  return list(conditions.filter((condition) => condition !== undefined));
 }

@@ -13,6 +13,7 @@ import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { OperationFacts } from './OperationFacts';
+import * as words from '@/words/catalogue/models';
 
 const Slider = chakra('input', { base: { w: '100%', accentColor: 'action', minH: '32px' } });
 const size = { width: 500, height: 370 };
@@ -48,7 +49,7 @@ export function OrderTab({ model }: { readonly model: Model }) {
     >
       <Box
         as="nav"
-        aria-label="Operations"
+        aria-label={words.steps2()}
         borderEndWidth="1px"
         borderColor="rule"
         overflowY="auto"
@@ -72,14 +73,19 @@ export function OrderTab({ model }: { readonly model: Model }) {
       <Box p="14px 22px" minW="0">
         <Box as="label" display="block" mb="10px">
           <Box as="span" textStyle="note" color="inkMuted">
-            {at} of {order.length} done, {before.outParts.size} parts out, {before.openJoints.size} joints open
+            {words.donePartsOutJointsOpen({
+              value: at,
+              order: order.length,
+              outParts: before.outParts.size,
+              openJoints: before.openJoints.size,
+            })}
           </Box>
           <Slider
             type="range"
             min={0}
             max={order.length - 1}
             value={at}
-            aria-label="Along the teardown"
+            aria-label={words.teardown2()}
             onChange={(event) => goTo(order[Number(event.currentTarget.value)]?.id ?? operation.id)}
           />
         </Box>
@@ -100,11 +106,16 @@ export function OrderTab({ model }: { readonly model: Model }) {
           scale={Math.min(size.width / face.widthMm, size.height / face.heightMm)}
         />
         <Box mt="12px" display="flex" gap="10px">
-          <KeyButton keyName="f" label="Other face" size="small" onPress={() => setFaceShift((shift) => shift + 1)} />
+          <KeyButton
+            keyName="f"
+            label={words.nextFace()}
+            size="small"
+            onPress={() => setFaceShift((shift) => shift + 1)}
+          />
           {model.revisions.length > 1 && (
             <KeyButton
               keyName="r"
-              label={`Revision ${revision}: ${model.revisions.find(({ id }) => id === revision)?.tell}`}
+              label={words.revision({ revision, tell: model.revisions.find(({ id }) => id === revision)?.tell })}
               size="small"
               onPress={() => setRevision(nextOf(model.revisions, revision))}
             />
@@ -112,7 +123,7 @@ export function OrderTab({ model }: { readonly model: Model }) {
         </Box>
       </Box>
       <ScrollBox
-        label="The operation"
+        label={words.thisStep()}
         p="14px 18px"
         bg="sheet"
         borderStartWidth="1px"

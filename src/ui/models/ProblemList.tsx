@@ -1,8 +1,10 @@
 'use client';
+import { say as sayCheck } from '@/words/catalogue/core/checks';
 import { Box } from '@chakra-ui/react';
 import { CircleAlert, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { ModelProblem } from '@/core/procedure/checks/problem';
+import * as words from '@/words/catalogue/models';
 
 /** What the checker found: where, what, and the mend. `action` adds what can be done about one. */
 export function ProblemList({
@@ -13,13 +15,13 @@ export function ProblemList({
   readonly action?: (problem: ModelProblem, index: number) => ReactNode;
 }) {
   return (
-    <Box as="ul" aria-label="Found by the checks">
+    <Box as="ul" aria-label={words.problems2()}>
       {problems.map((problem, index) => {
         const Symbol = problem.severity === 'error' ? TriangleAlert : CircleAlert;
         return (
           <Box
             as="li"
-            key={`${problem.rule}${problem.place}${problem.says}`}
+            key={`${problem.rule}${problem.place}${problem.says.code}`}
             display="grid"
             gridTemplateColumns="22px minmax(0, 1fr) auto"
             gap="10px"
@@ -28,12 +30,15 @@ export function ProblemList({
             borderColor="rule"
           >
             <Box color={problem.severity === 'error' ? 'danger' : 'waiting'} pt="2px">
-              <Symbol size={18} aria-label={problem.severity === 'error' ? 'Error' : 'Warning'} />
+              <Symbol
+                size={18}
+                aria-label={words.error({ isSeverityError: problem.severity === 'error' ? 'yes' : 'no' })}
+              />
             </Box>
             <Box minW="0">
-              <Box overflowWrap="anywhere">{problem.says}</Box>
+              <Box overflowWrap="anywhere">{sayCheck(problem.says)}</Box>
               <Box textStyle="note" color="inkMuted">
-                {problem.mend}
+                {sayCheck(problem.mend)}
               </Box>
               <Box textStyle="caption" fontFamily="mono" color="inkMuted" overflowWrap="anywhere">
                 {problem.place} · {problem.rule}

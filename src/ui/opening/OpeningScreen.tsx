@@ -1,9 +1,13 @@
 'use client';
+import { stopwatch } from '@/words/format';
+import * as counts from '@/words/catalogue/counts';
+import { say as sayOpening } from '@/words/catalogue/core/opening';
 import { Box, chakra } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { imbalancesOf, type Imbalance } from '@/core/opening/balance';
+import { usualThings, usualTools } from '@/core/drafting/usualWords';
 import { draftFromLogs } from '@/core/opening/draftFromLogs';
 import { keysOf, verbNames, verbs, type LogEntry, type OpeningLog, type Verb } from '@/core/opening/openingLog';
 import { questionsFor } from '@/core/opening/questions';
@@ -16,36 +20,13 @@ import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { send } from '@/ui/models/requests';
-import { sayClock, sayCount } from '@/ui/words/amounts';
-import { sayRefusal } from '@/ui/words/sentences';
+import { send } from '@/ui/server/send';
+import { sayRefusal } from '@/words/say/sentences';
+import { RejectedMoves } from './RejectedMoves';
 import { StepLine } from './StepLine';
 import { useOpening } from './useOpening';
-
-const usualTools = [
-  'Hands',
-  'Plastic pick',
-  'Thin pick',
-  'Tweezers',
-  'Hot plate',
-  'Hot air',
-  'Cross-recess driver PH00',
-  'Cross-recess driver PH000',
-  'Hexalobular driver T5',
-];
-const usualThings = [
-  'back cover',
-  'battery',
-  'board',
-  'display',
-  'camera',
-  'speaker',
-  'port board',
-  'keypad',
-  'motor',
-  'card tray',
-  'front shell',
-];
+import { sayNextBack, verbWords } from './verbWords';
+import * as texts from '@/words/catalogue/opening';
 
 /** How do I record a model nobody knows? One key a verb, what it was done to, Enter; the clock runs by itself. */
 export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; readonly mayDraft: boolean }) {
@@ -64,19 +45,23 @@ export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; 
       gridTemplateRows={{ lg: 'minmax(0, 1fr)' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >
-      <Box p="20px 26px" minW="0" display="grid" gridTemplateRows="auto minmax(0, 1fr) auto" gap="10px">
+      <Box p="20px 26px" minW="0" display="grid" gridTemplateRows="auto minmax(0, 1fr)" gridAutoRows="auto" gap="10px">
         <Headline
           lead={
             <>
-              Log {number}, {leg === 'out' ? 'the way out' : 'the way back'}. {sayCount(log.entries.length, 'step')} so
-              far
-              {opening.unsent > 0 ? `; ${opening.unsent} kept in this browser until the server answers` : ''}.
+              {texts.logTeardownStepSoFar({
+                value: number,
+                isLegOut: leg === 'out' ? 'yes' : 'no',
+                entries: log.entries.length,
+                unsent: opening.unsent > 0 ? texts.keptInThisBrowserUntil({ unsent: opening.unsent }) : '',
+              })}
             </>
           }
         >
-          First opening: {view.maker} {view.name}
+          {texts.firstOpening({ maker: view.maker, name: view.name })}
         </Headline>
         <LogList log={log} />
+        {opening.rejected.length > 0 && <RejectedMoves rejected={opening.rejected} onSettle={opening.settle} />}
         <Box>
           {verb ? (
             <StepLine
@@ -99,7 +84,7 @@ export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; 
                 <KeyButton
                   key={name}
                   keyName={verbs[name].key}
-                  label={verbs[name][leg]}
+                  label={verbWords[name][leg]}
                   size="target"
                   onPress={() => setVerb(name)}
                 />
@@ -110,7 +95,7 @@ export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; 
             {expected && (
               <KeyButton
                 keyName=" "
-                label={`${verbs[expected.verb].back}: ${expected.thing}${expected.screws.length > 0 ? `, ${expected.screws.map(({ head, lengthMm, count }) => `${count} ${head} ${lengthMm.toFixed(1)}`).join(', ')}` : ''}`}
+                label={sayNextBack(expected)}
                 look="action"
                 isEnabled={verb === null}
                 onPress={() =>
@@ -128,19 +113,19 @@ export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; 
             )}
             <KeyButton
               keyName="b"
-              label={leg === 'out' ? 'Now the way back' : 'Still the way out'}
+              label={texts.switchToRebuild({ isLegOut: leg === 'out' ? 'yes' : 'no' })}
               isEnabled={verb === null}
               onPress={() => opening.setLeg(leg === 'out' ? 'back' : 'out')}
             />
             <KeyButton
               keyName="u"
-              label="Take the last one back"
+              label={texts.undoLastStep()}
               isEnabled={verb === null && last !== undefined}
               onPress={opening.takeBack}
             />
             <KeyButton
               keyName="a"
-              label="Take it apart again: a new log"
+              label={texts.startAnotherLog()}
               isEnabled={verb === null && log.entries.length > 0}
               onPress={opening.nextLog}
             />
@@ -178,14 +163,12 @@ function LogList({ log }: { readonly log: OpeningLog }) {
   if (log.entries.length === 0) {
     return (
       <Box>
-        <Nothing>
-          Take the first thing off, press its key, say what it was. The time is measured by itself; undo takes one back.
-        </Nothing>
+        <Nothing>{texts.takeFirstThingOffPress()}</Nothing>
       </Box>
     );
   }
   return (
-    <chakra.ol ref={list} overflowY="auto" aria-label="Logged steps" tabIndex={0}>
+    <chakra.ol ref={list} overflowY="auto" aria-label={texts.loggedSteps()} tabIndex={0}>
       {log.entries.map(({ id, leg, verb, thing, tool, screws, face, trouble, seconds }, at) => (
         <Box
           as="li"
@@ -204,7 +187,7 @@ function LogList({ log }: { readonly log: OpeningLog }) {
             {leg === 'out' ? 'out' : 'back'}
           </Box>
           <Box minW="0">
-            <strong>{verbs[verb][leg]}</strong> {thing}
+            <strong>{verbWords[verb][leg]}</strong> {thing}
             {screws.length > 0 &&
               `, ${screws.map(({ head, lengthMm, count }) => `${count} × ${head} ${lengthMm.toFixed(1)}`).join(', ')}`}
             <Box as="span" color="inkMuted">
@@ -218,7 +201,7 @@ function LogList({ log }: { readonly log: OpeningLog }) {
             )}
           </Box>
           <Box as="span" fontFamily="mono" color="inkMuted">
-            {sayClock(seconds)}
+            {stopwatch(seconds)}
           </Box>
         </Box>
       ))}
@@ -227,11 +210,11 @@ function LogList({ log }: { readonly log: OpeningLog }) {
 }
 
 function balanceWords(logs: readonly OpeningLog[], differences: number, stillOut: readonly Imbalance[]): string {
-  if (!logs.some(({ entries }) => entries.some(({ leg }) => leg === 'back'))) return 'The way back is not logged yet.';
-  if (differences === 0) return 'Balanced: what came off went back.';
+  if (!logs.some(({ entries }) => entries.some(({ leg }) => leg === 'back'))) return texts.rebuildNotLoggedYet();
+  if (differences === 0) return texts.balancedEverythingThatCameOff();
   const [first, ...rest] = stillOut.map(({ what }) => what);
-  if (first === undefined) return 'It does not balance:';
-  return `Still out: ${first}${rest.length > 0 ? ` and ${rest.length} more` : ''}.`;
+  if (first === undefined) return texts.notBalanced();
+  return texts.stillOut({ first, rest: rest.length > 0 ? ` ${texts.andMore({ rest: rest.length })}` : '' });
 }
 
 /** What the logs make so far: operations, what is certain of their order, what does not balance, what is still to ask. */
@@ -271,42 +254,38 @@ function DraftPanel({
   };
   return (
     <SidePanel overflow="hidden">
-      <ScrollBox label="What the logs say" flex="1" minH="0">
-        <Section title="The draft so far" note={sayCount(written.length, 'log')}>
+      <ScrollBox label={texts.whatLogsSay()} flex="1" minH="0">
+        <Section title={texts.draftSoFar()} note={counts.logs({ count: written.length })}>
           <Box as="ul" pt="8px">
             <li>
-              {sayCount(model.operations.length, 'operation')}, {sayCount(model.parts.length, 'part')},{' '}
-              {sayCount(model.joints.length, 'joint')}
+              {counts.operations({ count: model.operations.length })}, {counts.parts({ count: model.parts.length })},{' '}
+              {counts.joints({ count: model.joints.length })}
             </li>
-            <li>
-              {arcs.length - unproven} orders stand in more than one log, {unproven} unproven
-            </li>
+            <li>{texts.constraintsConfirmedByMoreThan({ unproven: arcs.length - unproven, unproven2: unproven })}</li>
             {contradicted.length > 0 && (
-              <li>{sayCount(contradicted.length, 'order')} fell: another log did it the other way round</li>
+              <li>{texts.constraintDroppedAnotherLogContradicts({ contradicted: contradicted.length })}</li>
             )}
           </Box>
         </Section>
-        <Section title="Out and back" mt="16px">
+        <Section title={texts.outAndBack()} mt="16px">
           <Box pt="8px" color="inkMuted">
             {balanceWords(written, differences.length, stillOut)}
           </Box>
           {imbalances.length > 0 && (
             <Box as="ul" color="danger">
               {imbalances.slice(0, 6).map(({ log, what, out, back }) => (
-                <li key={`${log}${what}`}>
-                  Log {log}: {what}, {out} out, {back} back
-                </li>
+                <li key={`${log}${what}`}>{texts.logOutBack({ log, what, out, back })}</li>
               ))}
             </Box>
           )}
         </Section>
-        <Section title="Most useful to know next" mt="16px">
+        <Section title={texts.mostUsefulNext()} mt="16px">
           <Box as="ol" pt="6px">
             {questions.slice(0, 5).map(({ id, asks, because }) => (
               <Box as="li" key={id} py="5px">
-                {asks}
+                {sayOpening(asks)}
                 <Box textStyle="note" color="inkMuted">
-                  {because}
+                  {sayOpening(because)}
                 </Box>
               </Box>
             ))}
@@ -314,18 +293,18 @@ function DraftPanel({
         </Section>
       </ScrollBox>
       <Box>
-        {refusal && <Caution what="No draft.">{sayRefusal(refusal)}</Caution>}
+        {refusal && <Caution what={texts.noDraft()}>{sayRefusal(refusal)}</Caution>}
         {mayDraft ? (
           <KeyButton
             keyName="d"
-            label="Make the draft"
+            label={texts.makeDraft()}
             look={isNext ? 'action' : 'outline'}
             size="wide"
             isEnabled={isIdle && written.length > 0 && unsent === 0}
             onPress={() => void draft()}
           />
         ) : (
-          <Box color="inkMuted">A lead makes the draft of it.</Box>
+          <Box color="inkMuted">{texts.leadMakesDraftFrom()}</Box>
         )}
       </Box>
     </SidePanel>

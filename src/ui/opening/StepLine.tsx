@@ -2,25 +2,28 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type KeyboardEvent } from 'react';
 import { readScrewList } from '@/core/drafting/parseJoints';
-import { verbs, type LogEntry, type Verb } from '@/core/opening/openingLog';
+import type { LogEntry, Verb } from '@/core/opening/openingLog';
 import { CellInput } from '@/ui/editor/CellInput';
 import type { NewStep } from './useOpening';
+import { usualThings, usualTools } from '@/core/drafting/usualWords';
+import { verbWords } from './verbWords';
+import * as texts from '@/words/catalogue/opening';
 
 const fields = ['thing', 'screws', 'tool', 'face', 'posture', 'trouble'] as const;
 type Field = (typeof fields)[number];
 const labels: Readonly<Record<Field, string>> = {
-  thing: 'What',
-  screws: 'Screws',
-  tool: 'Tool',
-  face: 'Side up',
-  posture: 'Held how',
-  trouble: 'Trouble',
+  thing: texts.what(),
+  screws: texts.screws(),
+  tool: texts.tool(),
+  face: texts.sideUp(),
+  posture: texts.posture(),
+  trouble: texts.trouble(),
 };
 const hints: Readonly<Record<Field, string>> = {
-  thing: 'back cover',
+  thing: usualThings[0],
   screws: '4 PH00 3.0',
-  tool: 'as before',
-  face: 'as before',
+  tool: texts.asBefore(),
+  face: texts.asBefore(),
   posture: '',
   trouble: '',
 };
@@ -70,15 +73,14 @@ export function StepLine({
   };
   const log = () => {
     const { screws, unread } = readScrewList(typed.screws);
-    if (typed.thing.trim() === '') return setFault('Say what it was done to.');
-    if (unread.length > 0)
-      return setFault(`“${unread[0]}” is no screw: write how many, head and length, as 4 PH00 3.0.`);
+    if (typed.thing.trim() === '') return setFault(texts.nameThingFirst());
+    if (unread.length > 0) return setFault(texts.notScrewWriteNumberHead({ unread: unread[0] }));
     onLog({
       verb,
       thing: typed.thing.trim(),
       screws,
-      tool: typed.tool.trim() || last?.tool || 'Hands',
-      face: typed.face.trim() || last?.face || 'Back up',
+      tool: typed.tool.trim() || last?.tool || usualTools[0],
+      face: typed.face.trim() || last?.face || texts.backUp(),
       posture: typed.posture.trim(),
       trouble: typed.trouble.trim(),
     });
@@ -96,7 +98,7 @@ export function StepLine({
   return (
     <Box bg="actionSoft" p="12px 14px" borderRadius="soft">
       <Box textStyle="figure" mb="8px">
-        {verbs[verb][leg]}
+        {verbWords[verb][leg]}
       </Box>
       <Box display="grid" gridTemplateColumns="1.4fr 1.3fr 1.2fr 1fr 0.9fr 1.2fr" gap="8px">
         {fields.map((field) => (
@@ -106,7 +108,11 @@ export function StepLine({
               label={labels[field]}
               value={typed[field]}
               placeholder={
-                field === 'tool' ? (last?.tool ?? 'Hands') : field === 'face' ? (last?.face ?? 'Back up') : hints[field]
+                field === 'tool'
+                  ? (last?.tool ?? usualTools[0])
+                  : field === 'face'
+                    ? (last?.face ?? texts.backUp())
+                    : hints[field]
               }
               words={matching(field)}
               inputRef={field === 'thing' ? focusOnce : undefined}

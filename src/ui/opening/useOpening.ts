@@ -1,10 +1,12 @@
 'use client';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { LogEntry, OpeningLog } from '@/core/opening/openingLog';
 import type { OpeningView } from '@/services/openings/readOpening';
-import { send } from '@/ui/models/requests';
-import { LogSender, type UnsentStep } from './logSender';
+import { browserLetters } from '@/ui/server/browserKeeps';
+import { emptyOutbox, type OutboxState, type Rejected } from '@/ui/server/outbox';
+import { send } from '@/ui/server/send';
+import { bodyOf, logging, logOutbox, takingBack, withLog, withMoves, type LogMove } from './logOutbox';
 
 export type NewStep = Omit<LogEntry, 'id' | 'seconds' | 'leg'>;
 
@@ -13,6 +15,9 @@ interface OpeningState {
   readonly number: number;
   readonly leg: 'out' | 'back';
   readonly unsent: number;
+  /** What the server would not take; kept until it was seen. */
+  readonly rejected: readonly Rejected<LogMove>[];
+  readonly settle: () => void;
   readonly log: (step: NewStep) => void;
   readonly takeBack: () => void;
   readonly setLeg: (leg: 'out' | 'back') => void;
@@ -27,45 +32,43 @@ export function useOpening(view: OpeningView): OpeningState {
   const [number, setNumber] = useState(() => Math.max(1, ...view.logs.map((log) => log.number)));
   const current = logs.find((log) => log.number === number) ?? { number, entries: [] };
   const [leg, setLeg] = useState<'out' | 'back'>(() => current.entries.at(-1)?.leg ?? 'out');
-  const [unsent, setUnsent] = useState(0);
+  const [{ waiting, rejected }, setOutbox] = useState<OutboxState<LogMove>>(emptyOutbox);
   const lastAt = useRef(0);
-  const key = `plucky-opening-${view.id}`;
-  const sender = useMemo(() => {
-    const kept = typeof localStorage === 'undefined' ? null : localStorage.getItem(key);
-    return new LogSender(kept === null ? [] : (JSON.parse(kept) as UnsentStep[]), {
-      post: (body) => send('POST', `/api/openings/${view.id}/steps`, body),
-      keep: (steps) =>
-        steps.length === 0 ? localStorage.removeItem(key) : localStorage.setItem(key, JSON.stringify(steps)),
+  const [outbox] = useState(() =>
+    logOutbox({
+      store: browserLetters(`opening ${view.id}`),
+      post: (move) => send('POST', `/api/openings/${view.id}/steps`, bodyOf(move)),
       later: (work, ms) => void setTimeout(work, ms),
-      onChange: setUnsent,
-    });
-  }, [key, view.id]);
+      onState: setOutbox,
+    }),
+  );
   useEffect(() => {
     lastAt.current = Date.now();
-    void sender.send();
-  }, [sender]);
+    void outbox.resume().then((left) => setLogs((before) => withMoves(before, left.waiting)));
+  }, [outbox]);
 
-  const put = (entries: readonly LogEntry[]) =>
-    setLogs((before) =>
-      [...before.filter((log) => log.number !== number), { number, entries }].sort((a, b) => a.number - b.number),
-    );
+  const put = (entries: readonly LogEntry[]) => setLogs((before) => withLog(before, { number, entries }));
   return {
     logs,
     number,
     leg,
-    unsent,
+    unsent: waiting.length,
+    rejected,
+    settle: () => rejected.forEach(({ letter }) => outbox.discard(letter.id)),
     log: (step) => {
       const now = Date.now();
       const entry: LogEntry = { ...step, id: uuid(), leg, seconds: Math.round((now - lastAt.current) / 100) / 10 };
       lastAt.current = now;
       put([...current.entries, entry]);
-      sender.add({ log: number, place: current.entries.length + 1, entry });
+      outbox.add(logging(number, current.entries.length + 1, entry));
     },
     takeBack: () => {
       const last = current.entries.at(-1);
       if (!last) return;
       put(current.entries.slice(0, -1));
-      void sender.takeBack(last.id);
+      // Here, if it still waits, and there, since it may be on its way.
+      outbox.discard(last.id);
+      outbox.add(takingBack(last.id));
     },
     setLeg,
     nextLog: () => {

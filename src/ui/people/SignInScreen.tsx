@@ -4,11 +4,13 @@ import { useEffect, useRef, useState, useTransition } from 'react';
 import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
+import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { RowButton } from '@/ui/base/Row';
 import { forgetPages } from '@/ui/offline/keptPages';
-import { sayRefusal } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
+import * as words from '@/words/catalogue/people';
 
 interface SignInProps {
   readonly people: readonly { readonly id: string; readonly name: string; readonly role: string }[];
@@ -51,7 +53,7 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
     start(async () => {
       const refused = await signIn(given).catch((error: unknown): Refusal => {
         if (isRedirect(error)) throw error;
-        return { reason: 'server-away', facts: {} };
+        return { reason: 'server-away', values: {} };
       });
       if (refused) {
         setRefusal(refused);
@@ -64,10 +66,10 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
     <Box as="main" ref={main} display="grid" placeItems="center" minH="100vh" p="24px">
       <Box w="100%" maxW="760px">
         <Box as="h1" textStyle="headline" mb="4px">
-          Who is at the bench?
+          {words.whoAtBench()}
         </Box>
         <Box as="p" color="inkMuted" mb="20px">
-          Press your number, then type your PIN.
+          {words.pressYourNumberThenType()}
         </Box>
         <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1fr' }} gap="32px">
           <Box as="ul" borderTopWidth="1px" borderColor="rule">
@@ -101,10 +103,7 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
               submit();
             }}
           >
-            <label>
-              <Box as="span" textStyle="section" display="block" mb="6px">
-                PIN
-              </Box>
+            <Field label={words.pin()}>
               <Input
                 ref={pin}
                 type="password"
@@ -117,11 +116,8 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
                 minH="56px"
                 letterSpacing="0.3em"
               />
-            </label>
-            <label>
-              <Box as="span" textStyle="section" display="block" mb="6px">
-                Bench
-              </Box>
+            </Field>
+            <Field label={words.bench()}>
               <Select ref={bench} minH="48px">
                 {benches.map(({ id, name }) => (
                   <option key={id} value={id}>
@@ -129,12 +125,12 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
                   </option>
                 ))}
               </Select>
-            </label>
+            </Field>
             <Button type="submit" look="action" size="wide" disabled={!personId || isBusy}>
               <KeyCap name="Enter" />
-              {isBusy ? 'Looking …' : 'Sign in'}
+              {words.signingIn({ isBusy: isBusy ? 'yes' : 'no' })}
             </Button>
-            <div role="alert">{refusal && <Caution what="Not signed in.">{sayRefusal(refusal)}</Caution>}</div>
+            <div role="alert">{refusal && <Caution what={words.notSignedIn()}>{sayRefusal(refusal)}</Caution>}</div>
           </Box>
         </Box>
       </Box>

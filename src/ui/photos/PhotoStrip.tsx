@@ -1,12 +1,13 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import type { Unit } from '@/core/bench/entities';
+import type { Unit } from '@/core/entities/entities';
+import * as words from '@/words/catalogue/photos';
 
 /** The pictures of a unit, small; each opens large. */
 export function PhotoStrip({ unit }: { readonly unit: Pick<Unit, 'id' | 'tag' | 'photos'> }) {
   if (unit.photos.length === 0) return null;
   return (
-    <Box as="ul" display="flex" gap="8px" flexWrap="wrap" aria-label={`Photos of ${unit.tag}`}>
+    <Box as="ul" display="flex" gap="8px" flexWrap="wrap" aria-label={words.photos({ tag: unit.tag })}>
       {unit.photos.map(({ id, field }, at) => {
         const path = `/api/units/${unit.id}/photos/${id}`;
         return (
@@ -15,7 +16,12 @@ export function PhotoStrip({ unit }: { readonly unit: Pick<Unit, 'id' | 'tag' | 
               {/* eslint-disable-next-line @next/next/no-img-element -- already small, and behind a sign-in */}
               <img
                 src={path}
-                alt={`Photo ${at + 1} of ${unit.tag}${field === null ? '' : `, field ${field}`}`}
+                alt={words.photoField({
+                  value: at + 1,
+                  tag: unit.tag,
+                  isField: field === null ? 'yes' : 'no',
+                  field,
+                })}
                 style={{ height: 48, width: 64, objectFit: 'cover', borderRadius: 3 }}
               />
             </a>

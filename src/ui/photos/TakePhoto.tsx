@@ -1,9 +1,12 @@
 'use client';
 import { useRef, useState } from 'react';
 import { v4 as makeId } from 'uuid';
-import type { Mark, Unit, UnitPhoto } from '@/core/bench/entities';
+import type { Mark } from '@/core/findings/mark';
+import type { Unit, UnitPhoto } from '@/core/entities/entities';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { smallJpeg } from './smallJpeg';
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/photos';
 
 /**
  * One key opens the camera (or a file); the picture is kept, then said to belong to the unit and to the place that was
@@ -20,13 +23,13 @@ export function TakePhoto({
 }) {
   const field = useRef<HTMLInputElement>(null);
   const [state, setState] = useState<'idle' | 'sending' | 'failed' | 'unreadable'>('idle');
-  const send = async (file: File) => {
+  const take = async (file: File) => {
     setState('sending');
     const jpeg = await smallJpeg(file);
     if (!jpeg) return setState('unreadable');
     const id = makeId();
-    const kept = await fetch(`/api/units/${unit.id}/photos/${id}`, { method: 'PUT', body: jpeg }).catch(() => null);
-    if (!kept?.ok) return setState('failed');
+    const kept = await send('PUT', `/api/units/${unit.id}/photos/${id}`, jpeg);
+    if (!kept.ok) return setState('failed');
     setState('idle');
     onTaken({ id, face: about?.face ?? null, field: about?.field ?? null });
   };
@@ -38,11 +41,11 @@ export function TakePhoto({
         accept="image/*"
         capture="environment"
         hidden
-        aria-label="Photo"
+        aria-label={words.photo()}
         onChange={(event) => {
           const file = event.currentTarget.files?.[0];
           event.currentTarget.value = '';
-          if (file) void send(file);
+          if (file) void take(file);
         }}
       />
       <KeyButton
@@ -61,8 +64,8 @@ export function TakePhoto({
 }
 
 const labels = {
-  idle: 'photo',
-  sending: 'photo: sending',
-  failed: 'photo not sent: again',
-  unreadable: 'no picture: another',
+  idle: words.photoIdle(),
+  sending: words.photoSending(),
+  failed: words.photoNotSentTryAgain(),
+  unreadable: words.notPictureChooseAnother(),
 } as const;

@@ -1,10 +1,12 @@
 'use client';
+import { list, money } from '@/words/format';
 import { useCallback } from 'react';
 import type { Model } from '@/core/procedure/model';
 import { getModelPart } from '@/core/procedure/model';
 import type { TeardownPlan } from '@/core/teardown/plan/teardownPlan';
 import { Chart } from '@/ui/charts/Chart';
 import type { Palette } from '@/ui/charts/palette';
+import * as words from '@/words/catalogue/planner';
 
 const inMoney = (cents: number): number => Math.round(cents) / 100;
 
@@ -17,18 +19,27 @@ export function CurveChart({ model, plan }: { readonly model: Model; readonly pl
       const named = curve.filter(({ frees }) => frees.length > 0);
       const label = (at: number) => {
         const parts = curve[at]?.frees.map((part) => getModelPart(model, part).name) ?? [];
-        return at === stop && stop > 0
-          ? `${parts.join(', ') || 'stop'}, stop here: ${inMoney(curve[at]?.cents ?? 0).toFixed(2)}`
-          : parts.join(', ');
+        if (at !== stop || stop === 0) return list(parts);
+        const worth = money(Math.round(curve[at]?.cents ?? 0));
+        return parts.length > 0
+          ? words.stopHereAt({ parts: list(parts), money: worth })
+          : words.stopAt({ money: worth });
       };
       return {
         grid: { left: 52, right: 16, top: 26, bottom: 24 },
         tooltip: {
           trigger: 'axis',
+          // Titles come from documents: text, never markup.
+          renderMode: 'richText',
           formatter: ([first]: { readonly dataIndex: number }[]) => {
             const point = curve[first?.dataIndex ?? 0];
-            const title = model.operations.find(({ id }) => id === point?.operation)?.title ?? 'Nothing done';
-            return `${point?.done}. ${title}<br/>${inMoney(point?.lowCents ?? 0).toFixed(2)} to ${inMoney(point?.highCents ?? 0).toFixed(2)}`;
+            const title = model.operations.find(({ id }) => id === point?.operation)?.title ?? words.nothingDone();
+            return words.curvePoint({
+              done: point?.done ?? 0,
+              title,
+              low: money(Math.round(point?.lowCents ?? 0)),
+              high: money(Math.round(point?.highCents ?? 0)),
+            });
           },
         },
         xAxis: {
@@ -96,11 +107,5 @@ export function CurveChart({ model, plan }: { readonly model: Model; readonly pl
     },
     [model, curve, operations],
   );
-  return (
-    <Chart
-      says="Worth after labour, operation by operation; the table below has the figures"
-      height={230}
-      option={option}
-    />
-  );
+  return <Chart says={words.valueAfterLabourStepBy()} height={230} option={option} />;
 }

@@ -1,4 +1,6 @@
 'use client';
+import { list } from '@/words/format';
+import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import type { Model } from '@/core/procedure/model';
@@ -8,7 +10,7 @@ import { screwGroups, screwName } from '@/core/screws/screwGroups';
 import { minutesRange } from '@/core/teardown/attendedMinutes';
 import type { TeardownPlan } from '@/core/teardown/plan/teardownPlan';
 import { Section } from '@/ui/base/Section';
-import { sayCount } from '@/ui/words/amounts';
+import * as words from '@/words/catalogue/planner';
 
 /** What to have at hand before the first screw: time, tools, cups, a second person, what may move over. */
 export function LayOut({
@@ -38,22 +40,23 @@ export function LayOut({
   );
   const nameOf = (id: string) => model.parts.find((part) => part.id === id)?.name ?? id;
   const lines = [
-    `${Math.round(range.low + extra)} to ${Math.round(range.high + extra)} min, in 8 of 10`,
-    tools.join(' · ') || 'bare hands',
+    words.toMin80Range({ extra: Math.round(range.low + extra), extra2: Math.round(range.high + extra) }),
+    tools.join(' · ') || words.bareHands(),
     screws.length === 0
-      ? 'no screws'
-      : `${sayCount(
-          screws.reduce((sum, { count }) => sum + count, 0),
-          'screw',
-        )} in ${sayCount(screws.length, 'kind')}: ${screws.map((group) => `${group.count} × ${screwName(group)}`).join(', ')}`,
-    ...(skills.length > 0 ? [`only with ${skills.join(', ')}`] : []),
-    ...(helpers > 0 ? [`a second hand at ${sayCount(helpers, 'step')}`] : []),
-    ...transfers.map(
-      ({ name, transfers: moved = [] }) => `from the ${name} move over: ${moved.map(nameOf).join(', ')}`,
+      ? words.noScrews()
+      : counts.screwsOfKinds({
+          count: screws.reduce((sum, { count }) => sum + count, 0),
+          kinds: screws.length,
+          names: screws.map((group) => counts.joints2({ count: group.count, joint: screwName(group) })),
+        }),
+    ...(skills.length > 0 ? [words.onlyWith({ skills: list(skills) })] : []),
+    ...(helpers > 0 ? [words.secondPersonAtStep({ helpers })] : []),
+    ...transfers.map(({ name, transfers: moved = [] }) =>
+      words.moveOverFrom({ name, nameOf: list(moved.map(nameOf)) }),
     ),
   ];
   return (
-    <Section title="Lay out" mt="18px">
+    <Section title={words.layOut()} mt="18px">
       <Box as="ul" pt="6px" textStyle="note">
         {lines.map((line) => (
           <Box as="li" key={line} py="3px">

@@ -1,15 +1,17 @@
 'use client';
+import { money } from '@/words/format';
 import { Box } from '@chakra-ui/react';
-import { money } from '@/core/shared/money';
 import type { PlanLine, TeardownPlan } from '@/core/teardown/plan/teardownPlan';
 import { useState } from 'react';
 import { Input } from '@/ui/base/Input';
 import { Table } from '@/ui/base/Table';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { readMoney } from '@/ui/words/readMoney';
-import { minutes, sayShare, verdictWords } from './planWords';
+import { readMoney } from '@/words/say/readMoney';
+import { sayShare, verdictWords } from './planWords';
+import * as words from '@/words/catalogue/planner';
+import { rowKeys } from '@/ui/keys/rowKeys';
 
-const keys = [...'123456789abdehijklmnqsxyz'];
+const keys = rowKeys('cfgoprtuvw');
 
 /** What is freed above the line and what stays in below it, with the price from which each would pay. */
 export function PartLines({
@@ -36,12 +38,12 @@ export function PartLines({
     <Table>
       <thead>
         <tr>
-          {wanted && <th>Key</th>}
-          <th>Part</th>
-          <th data-figure>Sound, 80 %</th>
-          <th data-figure>A sound one brings</th>
-          <th data-figure>Minutes to it</th>
-          <th data-figure>Pays from</th>
+          {wanted && <th>{words.key()}</th>}
+          <th>{words.part()}</th>
+          <th data-figure>{words.ok80Range()}</th>
+          <th data-figure>{words.goodOneFetches()}</th>
+          <th data-figure>{words.minutesToReach()}</th>
+          <th data-figure>{words.paysFrom()}</th>
           <th />
         </tr>
       </thead>
@@ -56,8 +58,8 @@ export function PartLines({
             {wanted && (
               <td>
                 <KeyButton
-                  keyName={keys[plan.lines.indexOf(line)] ?? 'F12'}
-                  label={`${wanted.includes(line.part) ? 'Leave' : 'Take'} the ${line.name}`}
+                  keyName={keys[plan.lines.indexOf(line)]}
+                  label={words.leave({ isLinePart: wanted.includes(line.part) ? 'yes' : 'no', name: line.name })}
                   size="small"
                   px="6px"
                   aria-pressed={wanted.includes(line.part)}
@@ -70,9 +72,13 @@ export function PartLines({
             <td>{line.name}</td>
             <td data-figure>{sayShare(line)}</td>
             <td data-figure>{onPrice ? <PriceField line={line} onPrice={onPrice} /> : money(line.soundCents)}</td>
-            <td data-figure>{line.extraMinutes < 0.05 ? 'on the way' : `+ ${minutes(line.extraMinutes)}`}</td>
             <td data-figure>
-              {line.payFromCents === null ? '–' : `${line.isPriceProven ? '' : '≤ '}${money(line.payFromCents)}`}
+              {line.extraMinutes < 0.05 ? words.onWay() : words.moreTime({ extra: line.extraMinutes })}
+            </td>
+            <td data-figure>
+              {line.payFromCents === null
+                ? '–'
+                : words.payFrom({ isProven: line.isPriceProven ? 'yes' : 'no', cents: line.payFromCents })}
             </td>
             <td>{verdictWords[line.verdict]}</td>
           </Box>
@@ -99,9 +105,9 @@ function PriceField({
   return (
     <Input
       key={line.soundCents}
-      aria-label={`A sound ${line.name} brings`}
+      aria-label={words.goodFetches({ name: line.name })}
       aria-invalid={isWrong}
-      title={isWrong ? 'That is no amount; the price before stands. Write it like 12.50.' : undefined}
+      title={isWrong ? words.thatNotAmountPreviousPrice() : undefined}
       defaultValue={money(line.soundCents)}
       inputMode="decimal"
       w="86px"

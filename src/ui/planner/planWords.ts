@@ -1,25 +1,28 @@
+import { money } from '@/words/format';
+import { saySteps } from '@/words/say/saySteps';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import type { Model } from '@/core/procedure/model';
 import { getModelPart } from '@/core/procedure/model';
-import { money } from '@/core/shared/money';
 import type { PlanDifference } from '@/core/teardown/plan/comparePlans';
 import type { PlanAim, PlanLine, TeardownPlan, Verdict } from '@/core/teardown/plan/teardownPlan';
 import type { Opening } from '@/core/teardown/openability';
 import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
-import { sayCount, sayList } from '@/ui/words/amounts';
+import * as words from '@/words/catalogue/planner';
+import * as counts from '@/words/catalogue/counts';
 
 /** The answer in the sentence a colleague would say. */
 export function sayPlan(model: Model, aim: PlanAim, plan: TeardownPlan): string {
   const last = plan.operations.flatMap(({ frees }) => frees).findLast((part) => isWorth(plan, part));
-  if (plan.operations.length === 0) return aim.kind === 'pays' ? 'It does not pay to open it' : 'Nothing is wanted yet';
-  if (aim.kind === 'everything') return `Everything out takes ${minutes(plan.cost.minutes)}`;
-  if (last === undefined) return `${sayCount(plan.operations.length, 'operation')}, and nothing of worth comes out`;
+  if (plan.operations.length === 0) return words.notWorthOpening({ isKindPays: aim.kind === 'pays' ? 'yes' : 'no' });
+  if (aim.kind === 'everything') return words.takingEverythingOutTakes({ minutesValue: minutes(plan.cost.minutes) });
+  if (last === undefined) return words.stepAndNothingValueComes({ operations: plan.operations.length });
   const name = getModelPart(model, last).name;
   if (aim.kind === 'pays' && plan.lines.every(({ verdict }) => verdict !== 'leave')) {
-    return 'As a donor it pays to take out everything of worth';
+    return words.asDonorPaysToTake();
   }
   return aim.kind === 'pays'
-    ? `As a donor it pays to stop after the ${name}`
-    : `${minutes(plan.cost.minutes)} to the ${name}, the last part wanted`;
+    ? words.asDonorPaysToStop({ name })
+    : words.toLastPartWanted({ minutesValue: minutes(plan.cost.minutes), name });
 }
 
 const isWorth = ({ lines }: TeardownPlan, part: string): boolean => lines.some((line) => line.part === part);
@@ -29,11 +32,15 @@ export function sayFigures(model: Model, plan: TeardownPlan): string {
   const everything = plan.curve.at(-1)?.cents ?? 0;
   const waiting = plan.cost.minutes - plan.handMinutes;
   return [
-    `${plan.operations.length} of ${sayCount(model.operations.length, 'operation')}, ${minutes(plan.handMinutes)} of hands`,
-    ...(waiting > 0.05 ? [`, ${minutes(waiting)} of waiting`] : []),
-    `. ${money(Math.round(plan.netCents))} after labour`,
+    words.stepHandsOn({
+      operations: plan.operations.length,
+      operations2: model.operations.length,
+      handMinutes: minutes(plan.handMinutes),
+    }),
+    ...(waiting > 0.05 ? [words.waiting({ waiting: minutes(waiting) })] : []),
+    words.afterLabour({ netCents: Math.round(plan.netCents) }),
     ...(plan.curve.length - 1 > plan.operations.length
-      ? [`; everything would be ${money(Math.round(everything))}`]
+      ? [words.takingEverythingOut({ everything: Math.round(everything) })]
       : []),
     '.',
   ].join('');
@@ -42,88 +49,99 @@ export function sayFigures(model: Model, plan: TeardownPlan): string {
 /** What the order saves against the author’s, and where. */
 export function sayOrder({ cost, authorCost, isProven, lowerBoundMinutes }: TeardownPlan): string {
   const saved = authorCost.minutes - cost.minutes;
-  const fewer = (now: number, before: number, one: string) =>
-    before > now ? [`${sayCount(before - now, one)} fewer`] : [];
+  const [fewerTools, fewerTurns] = [authorCost.toolChanges - cost.toolChanges, authorCost.turns - cost.turns];
   const where = [
-    ...fewer(cost.toolChanges, authorCost.toolChanges, 'tool change'),
-    ...fewer(cost.turns, authorCost.turns, 'turn'),
+    ...(fewerTools > 0 ? [words.toolChangeFewer({ count: fewerTools })] : []),
+    ...(fewerTurns > 0 ? [words.turnFewer({ count: fewerTurns })] : []),
     ...(authorCost.waiting - cost.waiting > 0.05
-      ? [`${minutes(authorCost.waiting - cost.waiting)} of waiting filled`]
+      ? [words.waitingUsed({ waiting: minutes(authorCost.waiting - cost.waiting) })]
       : []),
   ];
-  const proof = isProven ? 'No order is shorter.' : `None is shorter than ${minutes(lowerBoundMinutes)}.`;
-  if (saved < 0.05) return `The author’s order is as short. ${proof}`;
-  return `${minutes(saved)} less than as the author wrote it${where.length > 0 ? `: ${sayList(where)}` : ''}. ${proof}`;
+  const proof = isProven
+    ? words.noOrderShorter()
+    : words.noneCanBeShorterThan({ lowerBoundMinutes: minutes(lowerBoundMinutes) });
+  if (saved < 0.05) return words.authorsOrderJustAsShort({ proof });
+  return words.lessThanInAuthorsOrder({
+    saved: minutes(saved),
+    where,
+    count: where.length,
+    proof,
+  });
 }
 
 /** What is different from the plan before, in a sentence. */
 export function sayDifference({ added, dropped, freed, left, minutes: more, cents }: PlanDifference): string {
-  const named = (titles: readonly string[], one: string) =>
-    titles.length === 0
-      ? []
-      : [
-          titles.length <= 2
-            ? `${one} ${sayList(titles.map((title) => `“${title}”`))}`
-            : `${one} ${titles.length} operations`,
-        ];
   const parts = [
-    ...(freed.length > 0 ? [`the ${sayList(freed)} ${freed.length === 1 ? 'comes' : 'come'} out too`] : []),
-    ...(left.length > 0 ? [`the ${sayList(left)} ${left.length === 1 ? 'stays' : 'stay'} in`] : []),
-    ...named(added, 'with'),
-    ...named(dropped, 'without'),
-    `${minutes(Math.abs(more))} ${more < 0 ? 'less' : 'more'}`,
-    `${money(Math.abs(cents))} ${cents < 0 ? 'less' : 'more'} after labour`,
+    ...(freed.length > 0 ? [words.comesOutToo({ freed, freed2: freed.length })] : []),
+    ...(left.length > 0 ? [words.staysIn({ left, count: left.length })] : []),
+    ...(added.length > 0 ? [words.withWord({ steps: saySteps(added) })] : []),
+    ...(dropped.length > 0 ? [words.without({ steps: saySteps(dropped) })] : []),
+    words.less({ taken: minutes(Math.abs(more)), isLess: more < 0 ? 'yes' : 'no' }),
+    words.lessAfterLabour({ cents: Math.abs(cents), isCents: cents < 0 ? 'yes' : 'no' }),
   ];
-  return `Against the plan before: ${parts.join(', ')}.`;
+  return words.comparedWithPreviousPlan({ parts });
 }
 
 /** What counting the risks along the order changed. */
 export function sayCorrection(model: Model, { correction }: TeardownPlan): string | null {
   const { errorCents, change, gainCents } = correction;
   if (errorCents < 1) return null;
-  const error = `Adding up says ${money(Math.round(errorCents))} more than the order brings, since parts that are still in can break`;
-  if (!change) return `${error}; that changes nothing here.`;
+  const error = words.simpleSumOverstatesByBecause({ errorCents: Math.round(errorCents) });
+  if (!change) return words.thatChangesNothingHere({ error });
   const part = getModelPart(model, change.part).name;
   const operation = model.operations.find(({ id }) => id === change.operation)?.title ?? change.operation;
   const done = {
-    'part-first': `the ${part} comes out before “${operation}”`,
-    'without-operation': `“${operation}” is left out`,
-    'without-part': `the ${part} is not counted on`,
+    'part-first': words.comesOutBefore({ part, operation }),
+    'without-operation': words.leftOut({ operation }),
+    'without-part': words.notReliedOn({ part }),
   }[change.kind];
-  return `${error}: so ${done}, for ${money(Math.round(gainCents))} more.`;
+  return words.insteadMore({ error, done, gainCents: Math.round(gainCents) });
 }
 
 /** Which way of doing several units is faster, and why. */
 export function sayBatch(count: number, { batch }: TeardownPlan): string {
   const { oneThrough, stepByStep, savedToolMinutes, savedWaitMinutes, handlingMinutes } = batch;
-  const why = `changes of tool are worth ${minutes(savedToolMinutes)}, waits ${minutes(savedWaitMinutes)}, moving the units costs ${minutes(handlingMinutes)}`;
+  const why = words.toolChangesMakeDifferenceWaits({
+    savedToolMinutes: minutes(savedToolMinutes),
+    savedWaitMinutes: minutes(savedWaitMinutes),
+    handlingMinutes: minutes(handlingMinutes),
+  });
   return stepByStep < oneThrough
-    ? `${count} donors: the same step on all takes ${minutes(stepByStep)}, one after the other ${minutes(oneThrough)}; ${why}.`
-    : `${count} donors: one after the other takes ${minutes(oneThrough)}, the same step on all ${minutes(stepByStep)}; ${why}.`;
+    ? words.donorsDoingEachStepOn({ count, stepByStep: minutes(stepByStep), oneThrough: minutes(oneThrough), why })
+    : words.donorsOneAfterAnotherTakes({
+        count,
+        oneThrough: minutes(oneThrough),
+        stepByStep: minutes(stepByStep),
+        why,
+      });
 }
 
 /** How long to try at a joint that will not yield, what then, and when to stop. */
 export function sayPolicy({ stages, stop, yieldChance }: LadderPolicy): string {
   const [first, ...further] = stages;
-  if (!first) return `Not worth trying: ${stop}`;
-  const tries = further.map(
-    ({ says, leaveAt }) => `then ${says.charAt(0).toLowerCase()}${says.slice(1)}, up to ${minutes(leaveAt)}`,
-  );
-  return `Give it ${minutes(first.leaveAt)}${tries.map((words) => `; ${words}`).join('')}; then stop: ${stop} It yields in ${Math.round(yieldChance * 100)} of 100.`;
+  if (!first) return words.notWorthTrying({ stop: saySheet(stop) });
+  const tries = further.map(({ says, leaveAt }) => words.thenUpTo({ says: saySheet(says), leaveAt: minutes(leaveAt) }));
+  return words.tryForThenStopChance({
+    leaveAt: minutes(first.leaveAt),
+    tries: tries.map((text) => `; ${text}`).join(''),
+    stop: saySheet(stop),
+    yieldChance: Math.round(yieldChance * 100),
+  });
 }
 
 /** What it takes to get at the parts that fail most. */
 export const sayOpening = ({ name, minutes: taken, cents, breakage }: Opening): string =>
-  `${name}: ${minutes(taken)}, ${money(cents)}${breakage > 0.005 ? `, ${Math.round(breakage * 100)} in 100 break something` : ''}`;
+  `${name}: ${minutes(taken)}, ${money(cents)}${breakage > 0.005 ? words.chanceBreakage({ breakage: Math.round(breakage * 100) }) : ''}`;
 
-export const minutes = (value: number): string => `${value < 10 ? value.toFixed(1) : Math.round(value)} min`;
+export const minutes = (value: number): string =>
+  words.minutesShort({ minutesValue: value < 10 ? value.toFixed(1) : Math.round(value) });
 
 export const verdictWords: Readonly<Record<Verdict, string>> = {
-  free: 'free it',
-  along: 'comes along',
-  leave: 'leave it',
-  unreachable: 'out of reach',
+  free: words.free(),
+  along: words.comesAlong(),
+  leave: words.leave2(),
+  unreachable: words.outReach(),
 };
 
 export const sayShare = ({ lowChance, highChance }: PlanLine): string =>
-  `${Math.round(lowChance * 100)}–${Math.round(highChance * 100)} in 100`;
+  counts.shareRange({ low: lowChance * 100, high: highChance * 100 });

@@ -2,11 +2,11 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Model } from '@/core/procedure/model';
 import type { Refusal } from '@/core/shared/outcome';
-import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Openability } from '@/core/teardown/openability';
 import { comparePlans, type PlanDifference } from '@/core/teardown/plan/comparePlans';
 import type { PlanRequest, TeardownPlan } from '@/core/teardown/plan/teardownPlan';
 import { PlanClient } from '@/workers/plan/planClient';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
 
 export interface PlanState {
   /** The last good plan: it stays while the next is computed, and when none can be. */
@@ -30,6 +30,7 @@ const nothing: PlanState = {
 
 /** The plan for a request, computed beside the page; a new request drops the one before. */
 export function usePlan(model: Model, request: PlanRequest): PlanState & { readonly again: () => void } {
+  const rules = useHouseRules();
   const [state, setState] = useState<PlanState>(nothing);
   const [round, setRound] = useState(0);
   const client = useRef<PlanClient | null>(null);
@@ -51,7 +52,7 @@ export function usePlan(model: Model, request: PlanRequest): PlanState & { reado
   }, []);
   const asked = useMemo(() => JSON.stringify(request), [request]);
   useEffect(() => {
-    client.current?.ask({ model, request: JSON.parse(asked) as PlanRequest, rules: startingHouseRules });
-  }, [model, asked, round]);
+    client.current?.ask({ model, request: JSON.parse(asked) as PlanRequest, rules });
+  }, [model, asked, round, rules]);
   return { ...state, again: () => setRound((before) => before + 1) };
 }

@@ -1,13 +1,12 @@
 'use client';
+import { money } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Part, Unit } from '@/core/bench/entities';
-import { gradeForSale, openProofs } from '@/core/bench/proving';
-import { priceOf } from '@/core/matching/rankForSlot';
-import type { Model } from '@/core/procedure/model';
+import type { Part, Unit } from '@/core/entities/entities';
+import { openProofs } from '@/core/sale/openProofs';
+import { gradesHeld, predictSale, type SaleLimit } from '@/core/sale/predictSale';
+import { modelAmong, type Model } from '@/core/procedure/model';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
-import { startingHouseRules } from '@/core/shared/houseRules';
-import { money } from '@/core/shared/money';
 import type { ProveView } from '@/services/prove/readProve';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
@@ -20,8 +19,9 @@ import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { QuickTests } from '@/ui/triage/QuickTests';
-import { sayCount, sayList } from '@/ui/words/amounts';
-import { testNames } from '@/ui/words/names';
+import { testNames } from '@/words/say/names';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
+import * as texts from '@/words/catalogue/prove';
 
 /** May this be sold? Tests, wipe, look: then its grade and its price. */
 export function ProveScreen({ view, first }: { readonly view: ProveView; readonly first: string | undefined }) {
@@ -33,15 +33,17 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
     view.units.find(({ tag }) => tag === first)?.id,
   );
   const unit = waiting.find(({ id }) => id === chosen);
-  const modelOf = ({ modelId, modelVersion }: Unit) =>
-    view.models.find(({ id, version }) => id === modelId && version === modelVersion);
-  const model = unit && modelOf(unit);
+  const model = modelAmong(view.models, unit);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '220px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
       <Queue
-        label="Units to prove"
-        title={`${sayCount(waiting.length, 'unit')} to prove`}
-        entries={waiting.map((entry) => ({ id: entry.id, tag: entry.tag, words: modelOf(entry)?.name ?? '' }))}
+        label={texts.unitsToProve()}
+        title={texts.unitToProve({ waiting: waiting.length })}
+        entries={waiting.map((entry) => ({
+          id: entry.id,
+          tag: entry.tag,
+          words: modelAmong(view.models, entry)?.name ?? '',
+        }))}
         chosen={chosen}
         onChoose={choose}
       />
@@ -49,11 +51,9 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
         <ProveOneUnit key={unit.id} unit={unit} model={model} shop={shop} />
       ) : (
         <Box p="28px">
-          <Headline lead="Units come here from the bench, or from Match when they need no part.">
-            Nothing waits to be proven
-          </Headline>
-          <Nothing>What was released is at Send.</Nothing>
-          <KeyButton keyName="u" label="Take the last one back" onPress={() => void shop.takeBack()} />
+          <Headline lead={texts.unitsComeHereFromBench()}>{texts.nothingToProve()}</Headline>
+          <Nothing>{texts.releasedUnitsAreAtSend()}</Nothing>
+          <KeyButton keyName="u" label={texts.undoLastRelease()} onPress={() => void shop.takeBack()} />
         </Box>
       )}
     </Box>
@@ -61,69 +61,50 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
 }
 
 function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly model: Model; readonly shop: Shop }) {
-  const [look, setLook] = useState<SaleGrade>('B');
+  const rules = useHouseRules();
+  const [judged, setLook] = useState<SaleGrade | null>(null);
   const open = openProofs(model, unit);
   const failed = model.tests.filter((test) => unit.proof[test] === 'fault');
   const fitted = shop.parts.filter((part: Part) => Object.values(unit.fitted).includes(part.id));
-  const sale = gradeForSale(model, unit, fitted, look);
+  const held = gradesHeld(unit.fitted, (id) => fitted.find((part) => part.id === id)?.grade);
+  // Until somebody has looked, the look is what was promised.
+  const look = judged ?? predictSale(model, unit, { held }, rules).grade;
+  const sale = predictSale(model, unit, { held, look }, rules);
   const isReady = open.length === 0 && unit.isWiped;
-  const price =
-    unit.disposition === 'as-is'
-      ? Math.round(priceOf(model, unit.variant, 'D') * startingHouseRules.asIsShare)
-      : priceOf(model, unit.variant, sale.saleGrade);
   return (
     <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 320px">
       <Box p="20px 26px" minW="0" display="flex" flexDirection="column" gap="22px">
         <Headline
-          lead={`${model.maker} ${model.name}, serial ${unit.serial ?? 'not read'}. ${fitted.length > 0 ? `It got another ${sayList(fitted.map((part) => model.parts.find(({ id }) => id === part.partRef)?.name ?? part.partRef))}.` : 'Nothing was changed in it.'}`}
+          lead={texts.serial({
+            maker: model.maker,
+            name: model.name,
+            notRead: unit.serial ?? texts.notRead(),
+            nothingWasChangedInIt:
+              fitted.length > 0
+                ? texts.replaced({
+                    partRef: fitted.map(
+                      (part) => model.parts.find(({ id }) => id === part.partRef)?.name ?? part.partRef,
+                    ),
+                  })
+                : texts.nothingWasReplaced(),
+          })}
         >
           {failed.length > 0
-            ? `${unit.tag} fails at ${sayList(failed.map((test) => testNames[test].toLowerCase()))}`
+            ? texts.failed({ tag: unit.tag, failed: failed.map((test) => testNames[test]) })
             : open.length > 0
-              ? `${unit.tag}: ${sayCount(open.length, 'test')} open`
+              ? texts.testToGo({ tag: unit.tag, open: open.length })
               : unit.isWiped
-                ? `${unit.tag} may be sold at ${sale.saleGrade}`
-                : `${unit.tag} works; wipe it, then it may be sold`}
+                ? texts.mayBeSoldAt({ tag: unit.tag, grade: sale.grade })
+                : texts.worksWipeThenMayBe({ tag: unit.tag })}
         </Headline>
-        {unit.disposition === 'as-is' ? (
-          <Caution tone="waiting" what="Sold as it is:">
-            untested, at D. Only the wipe is asked for.
-          </Caution>
-        ) : (
-          <Section title="Tests" note={`${model.tests.length - open.length} of ${model.tests.length} passed`}>
-            <Box pt="12px">
-              <QuickTests
-                restKey="t"
-                tests={model.tests}
-                results={unit.proof}
-                onNote={(test, result) => void shop.act('proof-noted', unit.id, { test, result })}
-              />
-            </Box>
-          </Section>
-        )}
-        <Section title="Data">
-          <Box pt="12px" display="flex" gap="14px" alignItems="center">
-            {unit.isWiped ? (
-              <Caution tone="sound" what="Wiped.">
-                Recorded with who and when.
-              </Caution>
-            ) : (
-              <KeyButton
-                keyName="w"
-                label="It is wiped"
-                look="outline"
-                onPress={() => void shop.act('wipe-recorded', unit.id, { method: 'device-erase' })}
-              />
-            )}
-          </Box>
-        </Section>
-        <Section title="The look, under the lamp" note="as a buyer sees it">
+        <TestsAndData {...{ unit, model, shop, open }} />
+        <Section title={texts.cosmeticGradeUnderLamp()} note={texts.asBuyerSees()}>
           <Box display="flex" gap="8px" pt="12px">
             {saleGrades.map((grade) => (
               <KeyButton
                 key={grade}
                 keyName={grade.toLowerCase()}
-                label={`Looks like ${grade}`}
+                label={texts.cosmeticGrade({ grade })}
                 look={grade === look ? 'outline' : 'quiet'}
                 aria-pressed={grade === look}
                 onPress={() => setLook(grade)}
@@ -135,32 +116,32 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
         </Section>
       </Box>
       <SidePanel>
-        <Section title="Sale grade">
+        <Section title={texts.saleGrade()}>
           <Box py="14px">
-            <Punches grade={sale.saleGrade} size="large" />
+            <Punches grade={sale.grade} size="large" />
           </Box>
-          <Box color="inkMuted">
-            {sale.saleGrade === 'A'
-              ? 'Nothing holds it down.'
-              : `Held down by ${sale.limiting === 'the look' || sale.limiting === 'sold as it is' ? sale.limiting : `the ${sale.limiting}`}.`}
-          </Box>
+          <Box color="inkMuted">{sale.grade === 'A' ? texts.nothingLimits() : sayLimit(sale.limiting)}</Box>
           <Box textStyle="figure" mt="12px">
-            {money(price)}
+            {money(sale.priceCents)}
           </Box>
         </Section>
         <Box mt="auto" display="grid" gap="10px">
           {failed.length > 0 && (
             <KeyButton
               keyName="r"
-              label="Back to Match"
+              label={texts.backToMatch()}
               look="danger"
-              onPress={() => void shop.act('unit-reworked', unit.id, { because: `failed: ${failed.join(', ')}` })}
+              onPress={() =>
+                void shop.act('unit-reworked', unit.id, {
+                  because: texts.failedTests({ failed: failed.map((test) => testNames[test]) }),
+                })
+              }
             />
           )}
-          <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+          <KeyButton keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
           <KeyButton
             keyName=" "
-            label={`Release it at ${sale.saleGrade}`}
+            label={texts.releaseAt({ grade: sale.grade })}
             look="action"
             size="wide"
             isEnabled={isReady}
@@ -170,4 +151,63 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
       </SidePanel>
     </Box>
   );
+}
+
+/** Whether everything works, and whether nothing of its owner's is left. */
+function TestsAndData({
+  unit,
+  model,
+  shop,
+  open,
+}: {
+  readonly unit: Unit;
+  readonly model: Model;
+  readonly shop: Shop;
+  /** Tests that are still to be passed. */
+  readonly open: readonly unknown[];
+}) {
+  return (
+    <>
+      {unit.disposition === 'as-is' ? (
+        <Caution tone="waiting" what={texts.soldAs()}>
+          {texts.untestedGradeDOnlyHas()}
+        </Caution>
+      ) : (
+        <Section
+          title={texts.tests()}
+          note={texts.ofPassed({ open: model.tests.length - open.length, tests: model.tests.length })}
+        >
+          <Box pt="12px">
+            <QuickTests
+              restKey="t"
+              tests={model.tests}
+              results={unit.proof}
+              onNote={(test, result) => void shop.act('proof-noted', unit.id, { test, result })}
+            />
+          </Box>
+        </Section>
+      )}
+      <Section title={texts.data()}>
+        <Box pt="12px" display="flex" gap="14px" alignItems="center">
+          {unit.isWiped ? (
+            <Caution tone="sound" what={texts.wiped()}>
+              {texts.recordedWithNameAndTime()}
+            </Caution>
+          ) : (
+            <KeyButton
+              keyName="w"
+              label={texts.markAsWiped()}
+              look="outline"
+              onPress={() => void shop.act('wipe-recorded', unit.id, { method: 'device-erase' })}
+            />
+          )}
+        </Box>
+      </Section>
+    </>
+  );
+}
+
+function sayLimit(limiting: SaleLimit): string {
+  if (limiting.is === 'slot') return texts.limitedBy({ name: limiting.name });
+  return texts.limitedToDSoldAs({ isLimitingAs: limiting.is === 'as-is' ? 'yes' : 'no' });
 }

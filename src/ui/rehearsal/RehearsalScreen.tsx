@@ -1,8 +1,12 @@
 'use client';
+import * as counts from '@/words/catalogue/counts';
+import { say as sayRehearsal } from '@/words/catalogue/core/rehearsal';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { defaultTargets, sheetOf } from '@/core/bench/sheetOf';
+import { defaultTargets, sheetOf } from '@/core/sheet/sheetOf';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
 import type { Model } from '@/core/procedure/model';
 import { questionsOf, type Choice, type Question, type Skill } from '@/core/rehearsal/questions';
 import { isDue, scoreOf } from '@/core/rehearsal/recall';
@@ -15,9 +19,14 @@ import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayCount } from '@/ui/words/amounts';
+import { send } from '@/ui/server/send';
+import * as words from '@/words/catalogue/rehearsal';
 
-const skillNames: Readonly<Record<Skill, string>> = { order: 'what is next', tool: 'with what', cup: 'which cup' };
+const skillNames: Readonly<Record<Skill, string>> = {
+  order: words.whatNext(),
+  tool: words.whichTool(),
+  cup: words.whichCup(),
+};
 
 interface Asked extends Question {
   readonly step: number;
@@ -32,7 +41,8 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
     () => Number(today.replaceAll('-', '')) + recalls.reduce((sum, { right, wrong }) => sum + right + wrong, 0),
   );
   const [all, setAll] = useState(false);
-  const sheet = useMemo(() => practiceSheet(model), [model]);
+  const rules = useHouseRules();
+  const sheet = useMemo(() => practiceSheet(model, rules), [model, rules]);
   const questions = useMemo(() => {
     if (!sheet) return [];
     const known = new Map(recalls.map((recall) => [recall.item, recall]));
@@ -60,8 +70,8 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
   if (!sheet) {
     return (
       <Box p="28px">
-        <Headline lead="This model has no sheet to practise on yet.">Nothing to rehearse</Headline>
-        <KeyButton keyName="Escape" label="Back to the model" onPress={leave} />
+        <Headline lead={words.thisModelHasNoRun()}>{words.nothingToRehearse()}</Headline>
+        <KeyButton keyName="Escape" label={words.backToModel()} onPress={leave} />
       </Box>
     );
   }
@@ -88,16 +98,21 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 350px' }} minH="calc(100vh - 84px)">
       <Box p="24px 28px" minW="0">
         <Headline
-          lead={`${model.maker} ${model.name}, a practice unit: nothing is touched. ${at + 1} of ${questions.length}.`}
+          lead={words.practiceUnitNothingRealChanges({
+            maker: model.maker,
+            name: model.name,
+            value: at + 1,
+            questions: questions.length,
+          })}
         >
-          {question.asks}
+          {sayRehearsal(question.asks)}
         </Headline>
         <Box display="grid" gap="10px" maxW="640px" my="18px">
           {question.choices.map((choice, index) => (
             <KeyButton
-              key={choice.says}
+              key={sayRehearsal(choice.says)}
               keyName={String(index + 1)}
-              label={choice.says}
+              label={sayRehearsal(choice.says)}
               look={choice === wrong ? 'danger' : 'outline'}
               size="bench"
               justifyContent="flex-start"
@@ -107,7 +122,7 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
           ))}
         </Box>
         <Box role="status" minH="64px" maxW="640px">
-          {wrong && <Caution what="Not that.">{wrong.because}</Caution>}
+          {wrong && <Caution what={words.wrong()}>{sayRehearsal(wrong.because)}</Caution>}
         </Box>
         {face && (
           <FaceDrawing
@@ -124,7 +139,7 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
       <SidePanel>
         <Score answers={answers} />
         <Box mt="auto">
-          <KeyButton keyName="Escape" label="Leave it" w="100%" onPress={leave} />
+          <KeyButton keyName="Escape" label={words.leave()} w="100%" onPress={leave} />
         </Box>
       </SidePanel>
     </Box>
@@ -149,22 +164,22 @@ function Finished({
       <Headline
         lead={
           answers.length === 0
-            ? 'Everything was answered lately; it comes back when it is due.'
+            ? words.youAnsweredEverythingRecentlyComes()
             : wrong === 0
-              ? 'It comes back in days, then in weeks.'
-              : `${sayCount(wrong, 'thing')} to come back today; the rest in days.`
+              ? words.comesBackInDaysThen()
+              : words.questionComesBackTodayRest({ wrong })
         }
       >
         {answers.length === 0
-          ? `${model.name}: nothing is due`
+          ? words.nothingDue({ name: model.name })
           : isPassed
-            ? `${model.name}: you can do it`
-            : `${model.name}: once more, then it sits`}
+            ? words.youCanDo({ name: model.name })
+            : words.oneMoreRunAndYou({ name: model.name })}
       </Headline>
       <Score answers={answers} />
       <Box display="flex" gap="10px" mt="22px">
-        <KeyButton keyName=" " label="Once more, all of it" look="action" size="wide" onPress={onAll} />
-        <KeyButton keyName="Escape" label="Back to the model" size="wide" onPress={onLeave} />
+        <KeyButton keyName=" " label={words.repeatAll()} look="action" size="wide" onPress={onAll} />
+        <KeyButton keyName="Escape" label={words.backToModel()} size="wide" onPress={onLeave} />
       </Box>
     </Box>
   );
@@ -173,14 +188,12 @@ function Finished({
 function Score({ answers }: { readonly answers: readonly { readonly item: string; readonly isRight: boolean }[] }) {
   const { skills } = scoreOf(answers);
   return (
-    <Section title="So far" note={sayCount(answers.length, 'answer')}>
+    <Section title={words.soFar()} note={counts.answers({ count: answers.length })}>
       <Box as="ul" pt="10px" display="grid" gap="6px">
         {skills.map(({ skill, asked, right }) => (
           <Box as="li" key={skill} display="flex" justifyContent="space-between">
             <span>{skillNames[skill]}</span>
-            <strong>
-              {right} of {asked}
-            </strong>
+            <strong>{words.of({ right, asked })}</strong>
           </Box>
         ))}
       </Box>
@@ -188,22 +201,19 @@ function Score({ answers }: { readonly answers: readonly { readonly item: string
   );
 }
 
-function practiceSheet(model: Model): RunSheet | null {
+function practiceSheet(model: Model, rules: HouseRules): RunSheet | null {
   const configuration = model.configurations[0]?.id ?? null;
   const unit = { revision: model.revisions[0]?.id ?? null, configuration, marks: [] };
   const sheet = sheetOf(model, unit, {
     kind: 'teardown',
     targets: defaultTargets(model, configuration),
     keeping: 'tray',
+    rules,
   });
   return sheet.ok && sheet.value.steps.length > 0 ? sheet.value : null;
 }
 
 /** What was answered is kept for this person; while the server is away only this sitting’s score is lost. */
 async function note(modelId: string, answers: readonly object[]): Promise<void> {
-  await fetch(`/api/rehearsals/${modelId}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ answers }),
-  }).catch(() => undefined);
+  await send('POST', `/api/rehearsals/${modelId}`, { answers });
 }

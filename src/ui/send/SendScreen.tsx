@@ -1,10 +1,12 @@
 'use client';
+import { money } from '@/words/format';
+import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
 import { useMemo, useState, useTransition } from 'react';
 import type { Outcome } from '@/core/shared/outcome';
-import { money } from '@/core/shared/money';
 import type { SendView } from '@/services/send/readSend';
 import { Headline } from '@/ui/base/Headline';
+import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
 import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
@@ -15,7 +17,7 @@ import { Tag } from '@/ui/base/Tag';
 import { useShop, useShopStore } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
-import { sayCount, startCount } from '@/ui/words/amounts';
+import * as words from '@/words/catalogue/send';
 
 interface SendProps {
   readonly view: SendView;
@@ -28,7 +30,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
   const seeds = useMemo(() => ({ models: [], units: view.ready.map(({ unit }) => unit) }), [view]);
   const shop = useShop(seeds);
   const [held, setHeld] = useState<ReadonlySet<string>>(new Set());
-  const [recipient, setRecipient] = useState('Harbour Row shop');
+  const [recipient, setRecipient] = useState(words.harbourRowShop());
   const [isBusy, start] = useTransition();
   const ready = view.ready.filter(({ unit }) => shop.units.find(({ id }) => id === unit.id)?.stage === 'send');
   const { chosen, choose } = useChosen(ready.map(({ unit }) => unit.id));
@@ -42,7 +44,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
     start(async () => {
       const opened = await openShipment().catch((): Outcome<never> => ({
         ok: false,
-        refusal: { reason: 'server-away', facts: {} },
+        refusal: { reason: 'server-away', values: {} },
       }));
       if (!opened.ok) return store.show(opened.refusal);
       for (const { unit } of going) shop.act('unit-sent', unit.id, { shipment: opened.value, recipient });
@@ -50,18 +52,10 @@ export function SendScreen({ view, openShipment }: SendProps) {
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} minH="calc(100vh - 84px)">
       <Box p="24px 28px">
-        <Headline
-          lead={
-            ready.length === 0
-              ? 'Units come here when Prove has released them.'
-              : 'All of them go in one shipment. H holds the chosen one back.'
-          }
-        >
-          {ready.length === 0
-            ? 'Nothing is ready to leave'
-            : `${startCount(going.length, 'unit')} ready to leave, ${money(total)}`}
+        <Headline lead={words.unitsAppearHereWhenProve({ ready: ready.length })}>
+          {ready.length === 0 ? words.nothingReadyToSend() : words.noUnitsReadyToSend({ going: going.length, total })}
         </Headline>
-        {ready.length === 0 && <Nothing>Release a unit at Prove, and it waits here.</Nothing>}
+        {ready.length === 0 && <Nothing>{words.releaseUnitAtProveAnd()}</Nothing>}
         <Box as="ul">
           {ready.map(({ unit, modelName, variantName, priceCents }) => (
             <Row
@@ -75,7 +69,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
               </Box>
               <Box flex="1">
                 {modelName}, {variantName}
-                {held.has(unit.id) && <Box as="strong"> · held back</Box>}
+                {held.has(unit.id) && <Box as="strong"> {words.heldBack()}</Box>}
               </Box>
               {unit.saleGrade && <Punches grade={unit.saleGrade} />}
               <Box w="90px" textAlign="end" fontWeight="600">
@@ -85,10 +79,10 @@ export function SendScreen({ view, openShipment }: SendProps) {
                 href={`/api/labels/${unit.tag}.pdf`}
                 target="_blank"
                 rel="noreferrer"
-                aria-label={`Label of ${unit.tag}`}
+                aria-label={words.labelFor({ tag: unit.tag })}
               >
                 <Box as="span" color="action" textDecoration="underline">
-                  label
+                  {words.label()}
                 </Box>
               </a>
             </Row>
@@ -96,58 +90,23 @@ export function SendScreen({ view, openShipment }: SendProps) {
         </Box>
       </Box>
       <SidePanel>
-        <Section title="Latest shipments">
-          {view.shipments.length === 0 && (
-            <Box color="inkMuted" pt="8px">
-              None yet.
-            </Box>
-          )}
-          <Box as="ul">
-            {view.shipments.map(({ shipment, units }) => (
-              <Box
-                as="li"
-                key={shipment}
-                display="flex"
-                gap="12px"
-                alignItems="center"
-                py="8px"
-                borderBottomWidth="1px"
-                borderColor="rule"
-              >
-                <Tag code={shipment} fact={sayCount(units, 'unit')} href={`/t/${shipment}`} />
-                <a
-                  href={`/api/packing-lists/${shipment}.pdf`}
-                  target="_blank"
-                  rel="noreferrer"
-                  aria-label={`Packing list of ${shipment}`}
-                >
-                  <Box as="span" color="action" textDecoration="underline" textStyle="note">
-                    packing list
-                  </Box>
-                </a>
-              </Box>
-            ))}
-          </Box>
-        </Section>
+        <LatestShipments shipments={view.shipments} />
         <Box mt="auto" display="grid" gap="10px">
-          <label>
-            <Box as="span" textStyle="section" display="block" mb="4px">
-              To
-            </Box>
+          <Field label={words.to()}>
             <Input value={recipient} maxLength={80} onChange={(event) => setRecipient(event.currentTarget.value)} />
-          </label>
+          </Field>
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
             <KeyButton
               keyName="h"
-              label="Hold back"
+              label={words.holdBack()}
               isEnabled={chosen !== undefined}
               onPress={() => chosen && toggle(chosen)}
             />
-            <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+            <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
           </Box>
           <KeyButton
             keyName=" "
-            label={`Send ${sayCount(going.length, 'unit')}`}
+            label={words.sendUnit({ going: going.length })}
             look="action"
             size="wide"
             isEnabled={going.length > 0 && recipient.trim() !== '' && !isBusy}
@@ -156,5 +115,44 @@ export function SendScreen({ view, openShipment }: SendProps) {
         </Box>
       </SidePanel>
     </Box>
+  );
+}
+
+/** What left last, each with its packing list. */
+function LatestShipments({ shipments }: Pick<SendView, 'shipments'>) {
+  return (
+    <Section title={words.latestShipments()}>
+      {shipments.length === 0 && (
+        <Box color="inkMuted" pt="8px">
+          {words.noneYet()}
+        </Box>
+      )}
+      <Box as="ul">
+        {shipments.map(({ shipment, units }) => (
+          <Box
+            as="li"
+            key={shipment}
+            display="flex"
+            gap="12px"
+            alignItems="center"
+            py="8px"
+            borderBottomWidth="1px"
+            borderColor="rule"
+          >
+            <Tag code={shipment} fact={counts.units({ count: units })} href={`/t/${shipment}`} />
+            <a
+              href={`/api/packing-lists/${shipment}.pdf`}
+              target="_blank"
+              rel="noreferrer"
+              aria-label={words.packingListFor({ shipment })}
+            >
+              <Box as="span" color="action" textDecoration="underline" textStyle="note">
+                {words.packingList()}
+              </Box>
+            </a>
+          </Box>
+        ))}
+      </Box>
+    </Section>
   );
 }

@@ -1,9 +1,10 @@
 'use client';
+import { money } from '@/words/format';
+import { limitingName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef } from 'react';
-import type { Part } from '@/core/bench/entities';
-import { money } from '@/core/shared/money';
+import type { Part } from '@/core/entities/entities';
 import type { ShelfView } from '@/services/shelf/readShelf';
 import { Headline } from '@/ui/base/Headline';
 import { Input } from '@/ui/base/Input';
@@ -17,7 +18,7 @@ import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
-import { startCount } from '@/ui/words/amounts';
+import * as texts from '@/words/catalogue/shelf';
 
 /** What have we got, and where? First what waits for a bin, then the shelf. */
 export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonly words: string }) {
@@ -34,32 +35,30 @@ export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonl
   });
   const stored = shop.parts.filter(({ place }) => place === 'shelf');
   const go = (page: number) => router.push(`/shelf?q=${encodeURIComponent(words)}&page=${page}`);
-  useKey('s', 'Search the shelf', () => search.current?.focus());
-  useKey('ArrowRight', 'Next page', () => go(view.page + 1), view.page + 1 < view.pages);
-  useKey('ArrowLeft', 'Page before', () => go(view.page - 1), view.page > 0);
+  useKey('s', texts.searchShelf(), () => search.current?.focus());
+  useKey('ArrowRight', texts.nextPage(), () => go(view.page + 1), view.page + 1 < view.pages);
+  useKey('ArrowLeft', texts.previousPage(), () => go(view.page - 1), view.page > 0);
   return (
     <Box p="24px 28px">
       <Headline
-        lead={
-          waiting.length > 0
-            ? 'The bin is where its own kind lies, or the first empty one.'
-            : 'Everything graded has its bin.'
-        }
+        lead={texts.binWhereSameKindStored({ isWaiting: waiting.length > 0 ? 'yes' : 'no' })}
         aside={
           <Box as="span">
-            <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+            <KeyButton keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
           </Box>
         }
       >
         {waiting.length > 0
-          ? `${startCount(waiting.length, 'part')} to put away`
-          : `${view.total} parts on the shelf${words ? ` match “${words}”` : ''}`}
+          ? texts.noPartsToPutAway({ waiting: waiting.length })
+          : texts.partsOnShelfMatch({ total: view.total, isWords: words ? 'yes' : 'no', value: words })}
       </Headline>
       {waiting.length > 0 && <PutAway waiting={waiting} view={view} shop={shop} />}
       <Box mt="22px">
         <Section
-          title={words ? `${view.total} parts match “${words}”` : `${view.total} parts on the shelf`}
-          note={view.pages > 1 ? `page ${view.page + 1} of ${view.pages}, ← → turn it` : undefined}
+          title={
+            words ? texts.partsMatch({ total: view.total, value: words }) : texts.partsOnShelf({ total: view.total })
+          }
+          note={view.pages > 1 ? texts.pageTurnWith({ page: view.page + 1, pages: view.pages }) : undefined}
         >
           <form
             onSubmit={(event) => {
@@ -72,27 +71,25 @@ export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonl
               ref={search}
               key={words}
               defaultValue={words}
-              placeholder="Part, class, bin, grade, tag … (S)"
-              aria-label="Search the shelf"
+              placeholder={texts.partClassBinGradeTag()}
+              aria-label={texts.searchShelf()}
               my="10px"
               maxW="420px"
             />
           </form>
           {stored.length === 0 ? (
-            <Nothing>
-              {words ? 'Nothing matches. Try fewer words.' : 'The shelf is empty. Graded parts come here.'}
-            </Nothing>
+            <Nothing>{texts.nothingMatchesTryFewerWords({ isWords: words ? 'yes' : 'no' })}</Nothing>
           ) : (
             <Table>
               <thead>
                 <tr>
-                  <th>Bin</th>
-                  <th>Tag</th>
-                  <th>Part</th>
-                  <th>Fits</th>
-                  <th>Grade</th>
-                  <th>Limited by</th>
-                  <th data-figure>Worth</th>
+                  <th>{texts.bin()}</th>
+                  <th>{texts.tag()}</th>
+                  <th>{texts.part()}</th>
+                  <th>{texts.fits()}</th>
+                  <th>{texts.grade()}</th>
+                  <th>{texts.limitedBy()}</th>
+                  <th data-figure>{texts.price()}</th>
                 </tr>
               </thead>
               <tbody>
@@ -139,7 +136,7 @@ function PutAway({
               {isChosen && bin && (
                 <KeyButton
                   keyName=" "
-                  label={`Into ${bin}`}
+                  label={texts.into({ bin })}
                   look="action"
                   onPress={() => void shop.act('part-shelved', part.id, { bin })}
                 />
@@ -147,16 +144,16 @@ function PutAway({
               {isChosen && !bin && (
                 <KeyButton
                   keyName="x"
-                  label={part.isDataCleared ? 'Every bin is full: scrap it' : 'Destroy and scrap it'}
+                  label={texts.scrapEveryBinFull({ isDataCleared: part.isDataCleared ? 'yes' : 'no' })}
                   look="danger"
                   onPress={() =>
                     void shop.act('part-scrapped', part.id, {
-                      because: part.isDataCleared ? 'no room' : 'storage destroyed: never wiped',
+                      because: texts.noRoom({ isDataCleared: part.isDataCleared ? 'yes' : 'no' }),
                     })
                   }
                 />
               )}
-              {!isChosen && <Box color="inkMuted">{bin ? `into ${bin}` : 'not for the shelf'}</Box>}
+              {!isChosen && <Box color="inkMuted">{texts.into2({ isBin: bin ? 'yes' : 'no', bin })}</Box>}
             </Box>
           </Row>
         );
@@ -182,7 +179,7 @@ function StoredRow({ part, view }: { readonly part: Part; readonly view: ShelfVi
       <td>{part.grade && <Punches grade={part.grade} />}</td>
       <td>
         <Box as="span" color="inkMuted">
-          {part.grade === 'A' ? '' : part.limiting}
+          {part.grade === 'A' || !part.limiting ? '' : limitingName(part.limiting)}
         </Box>
       </td>
       <td data-figure>

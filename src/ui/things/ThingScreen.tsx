@@ -1,7 +1,10 @@
 'use client';
+import * as counts from '@/words/catalogue/counts';
+import { list } from '@/words/format';
+import { limitingName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import type { Part, Unit } from '@/core/bench/entities';
+import type { Part, Unit } from '@/core/entities/entities';
 import type { ThingView } from '@/services/things/readThing';
 import { Headline } from '@/ui/base/Headline';
 import { Punches } from '@/ui/base/Punches';
@@ -10,16 +13,16 @@ import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { PhotoStrip } from '@/ui/photos/PhotoStrip';
 import { FactList } from '@/ui/today/FactList';
-import { apartNames, findingNames, partStateNames, placeNames, stageNames, testNames } from '@/ui/words/names';
-import { capital, sayCount, sayList } from '@/ui/words/amounts';
+import { apartNames, findingNames, partStateNames, placeNames, stageNames, testNames } from '@/words/say/names';
 import type { DeviceTest } from '@/core/procedure/vocabulary';
+import * as words from '@/words/catalogue/things';
 
 /** What a scanned tag stands for: what it is, where it is, what to do with it, and all that happened to it. */
 /** “at Teardown” while it waits or is worked on there, “sent” and “kept apart: …” once it is. */
 const sayWhere = ({ stage, apartPlace }: Unit): string => {
   const name = stageNames[stage];
   if (stage === 'kept-apart') return `${name}: ${apartPlace ? apartNames[apartPlace] : ''}`;
-  return ['triage', 'teardown', 'match', 'rebuild', 'prove'].includes(stage) ? `at ${capital(name)}` : name;
+  return ['triage', 'teardown', 'match', 'rebuild', 'prove'].includes(stage) ? words.at({ stage: name }) : name;
 };
 
 export function ThingScreen({ thing }: { readonly thing: ThingView }) {
@@ -27,19 +30,19 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
   if (thing.kind === 'shipment') {
     return (
       <Box p="28px" maxW="900px">
-        <Headline lead="Everything below left together.">
-          Shipment {thing.shipment}: {sayCount(thing.units.length, 'unit')}
+        <Headline lead={words.everythingBelowWasSentTogether()}>
+          {words.shipmentUnit({ shipment: thing.shipment, units: thing.units.length })}
         </Headline>
         <KeyButton
           keyName="p"
-          label="Packing list (PDF)"
+          label={words.packingListPdf()}
           look="outline"
           onPress={() => window.open(`/api/packing-lists/${thing.shipment}.pdf`)}
         />
         <Box as="ul" mt="20px" display="grid" gap="8px">
           {thing.units.map((unit) => (
             <li key={unit.id}>
-              <Tag code={unit.tag} fact={`grade ${unit.saleGrade}`} href={`/t/${unit.tag}`} />
+              <Tag code={unit.tag} fact={counts.saleGrade({ grade: unit.saleGrade ?? '' })} href={`/t/${unit.tag}`} />
             </li>
           ))}
         </Box>
@@ -62,15 +65,15 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
               onPress={() => router.push(action.path)}
             />
           )}
-          <KeyButton keyName="p" label="Label (PDF)" onPress={() => window.open(`/api/labels/${tag}.pdf`)} />
+          <KeyButton keyName="p" label={words.labelPdf()} onPress={() => window.open(`/api/labels/${tag}.pdf`)} />
           <a href={`/api/labels/${tag}.svg`} target="_blank" rel="noreferrer">
             <Box as="span" display="inline-flex" alignItems="center" h="48px" color="action" textDecoration="underline">
-              label as SVG
+              {words.labelAsSvg()}
             </Box>
           </a>
         </Box>
         {thing.kind === 'unit' && thing.parts.length > 0 && (
-          <Section title="Its parts" mt="28px">
+          <Section title={words.itsParts()} mt="28px">
             <Box as="ul" display="grid" gridTemplateColumns="1fr 1fr" gap="8px" pt="10px">
               {thing.parts.map((part) => (
                 <li key={part.id}>
@@ -85,7 +88,7 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
           </Section>
         )}
       </Box>
-      <Section title="What happened" note="newest first; times in UTC">
+      <Section title={words.history()} note={words.newestFirst()}>
         <FactList facts={thing.facts} withDay />
       </Section>
     </Box>
@@ -98,28 +101,33 @@ function UnitFacts({
   parcelCode,
 }: {
   readonly unit: Unit;
-  readonly modelName: string;
+  readonly modelName: string | null;
   readonly parcelCode: string;
 }) {
   const faults = (Object.keys(unit.tests) as DeviceTest[]).filter((test) => unit.tests[test] === 'fault');
   return (
     <>
       <Headline
-        lead={`${modelName}${unit.revision ? `, revision ${unit.revision}` : ''}. From “${parcelCode}”${unit.lineNo ? `, line ${unit.lineNo}` : ', not on its list'}.`}
+        lead={words.from({
+          modelName,
+          revision: unit.revision ? words.revision({ revision: unit.revision }) : '',
+          parcelCode,
+          notOnItsList: unit.lineNo ? words.line({ lineNo: unit.lineNo }) : words.notOnItsList(),
+        })}
       >
-        {unit.tag} is {sayWhere(unit)}
+        {words.is({ tag: unit.tag, unit: sayWhere(unit) })}
       </Headline>
       <Facts
         facts={[
-          ['Serial', unit.serial ?? 'not read'],
-          ['Marks', unit.marks.length > 0 ? sayList(unit.marks.map(({ kind }) => findingNames[kind])) : 'none'],
+          [words.serial(), unit.serial ?? words.notRead()],
           [
-            'Faults at triage',
-            faults.length > 0 ? sayList(faults.map((test) => testNames[test].toLowerCase())) : 'none noted',
+            words.marks(),
+            unit.marks.length > 0 ? list(unit.marks.map(({ kind }) => findingNames[kind])) : words.none(),
           ],
-          ['Data', unit.isWiped ? 'wiped' : 'not wiped'],
-          ...(unit.saleGrade ? [['Sale grade', unit.saleGrade] as const] : []),
-          ...(unit.shipment ? [['Shipment', unit.shipment] as const] : []),
+          [words.faultsAtTriage(), faults.length > 0 ? list(faults.map((test) => testNames[test])) : words.noneNoted()],
+          [words.data(), words.wiped({ isWiped: unit.isWiped ? 'yes' : 'no' })],
+          ...(unit.saleGrade ? [[words.saleGrade(), unit.saleGrade] as const] : []),
+          ...(unit.shipment ? [[words.shipment(), unit.shipment] as const] : []),
         ]}
       />
       <PhotoStrip unit={unit} />
@@ -131,16 +139,16 @@ function PartFacts({ part, name, unitTag }: { readonly part: Part; readonly name
   return (
     <>
       <Headline
-        lead={`Out of ${unitTag}, ${partStateNames[part.state]} at teardown.`}
+        lead={words.fromAtTeardown({ unitTag, state: partStateNames[part.state] })}
         aside={part.grade && <Punches grade={part.grade} size="large" />}
       >
         {name}: {placeNames[part.place]}
-        {part.bin && `, bin ${part.bin}`}
+        {part.bin && words.bin({ bin: part.bin })}
       </Headline>
       <Facts
         facts={[
-          ['Fits', part.interchange],
-          ['Limited by', part.limiting ?? 'not graded'],
+          [words.fits(), part.interchange],
+          [words.limitedBy(), part.limiting ? limitingName(part.limiting) : words.notGraded()],
           ...Object.entries(part.readings).map(([id, reading]) => [id, String(reading)] as const),
         ]}
       />
@@ -173,23 +181,23 @@ interface Action {
 function unitAction({ stage, tag }: Unit): Action | null {
   switch (stage) {
     case 'triage':
-      return { label: 'Look at it', path: `/triage?unit=${tag}` };
+      return { label: words.goToTriage(), path: `/triage?unit=${tag}` };
     case 'teardown':
-      return { label: 'To the bench', path: `/bench/${tag}` };
+      return { label: words.toBench(), path: `/bench/${tag}` };
     case 'rebuild':
-      return { label: 'Rebuild it', path: `/bench/${tag}` };
+      return { label: words.rebuild(), path: `/bench/${tag}` };
     case 'match':
-      return { label: 'Match it', path: `/match?unit=${tag}` };
+      return { label: words.match(), path: `/match?unit=${tag}` };
     case 'prove':
-      return { label: 'Prove it', path: `/prove?unit=${tag}` };
+      return { label: words.prove(), path: `/prove?unit=${tag}` };
     case 'send':
-      return { label: 'Send it', path: '/send' };
+      return { label: words.send(), path: '/send' };
     default:
       return null;
   }
 }
 
 function partAction({ place, tag }: Part): Action | null {
-  if (place === 'grade') return { label: 'Grade it', path: `/grade?part=${tag}` };
-  return place === 'to-shelve' ? { label: 'Put it away', path: '/shelf' } : null;
+  if (place === 'grade') return { label: words.grade(), path: `/grade?part=${tag}` };
+  return place === 'to-shelve' ? { label: words.putAway(), path: '/shelf' } : null;
 }

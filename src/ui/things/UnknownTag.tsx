@@ -1,12 +1,15 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { Headline } from '@/ui/base/Headline';
-import { sentences } from '@/ui/words/sentences';
+import { sayRefusal } from '@/words/say/sentences';
+import * as words from '@/words/catalogue/things';
 
 export function UnknownTag({ tag }: { readonly tag: string }) {
   return (
     <Box p="28px" maxW="80ch">
-      <Headline lead={sentences['unknown-tag']({ tag: tag.toUpperCase().slice(0, 20) })}>No such tag</Headline>
+      <Headline lead={sayRefusal({ reason: 'unknown-tag', values: { tag: tag.toUpperCase().slice(0, 20) } })}>
+        {words.noSuchTag()}
+      </Headline>
     </Box>
   );
 }

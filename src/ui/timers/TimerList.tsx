@@ -1,16 +1,17 @@
 'use client';
+import { stopwatch } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import Link from 'next/link';
-import { sayClock } from '@/ui/words/amounts';
 import { sayFixture, secondsLeft } from './timeLeft';
 import type { RunningTimer } from './TimersProvider';
 import { useSecond } from './useSecond';
+import * as words from '@/words/catalogue/timers';
 
 /** Units that wait on fixtures, each with what is left; what is ready stands out and opens its bench. */
 export function TimerList({ timers }: { readonly timers: readonly RunningTimer[] }) {
   const second = useSecond();
   return (
-    <Box as="ul" display="grid" gap="6px" pt="10px" aria-label="Timers">
+    <Box as="ul" display="grid" gap="6px" pt="10px" aria-label={words.timers()}>
       {timers.map(({ unit, timer }) => {
         const left = second === 0 ? null : secondsLeft(timer, second * 1000);
         const isReady = left !== null && left <= 0;
@@ -25,7 +26,7 @@ export function TimerList({ timers }: { readonly timers: readonly RunningTimer[]
                   {sayFixture(timer)}
                 </Box>
                 <Box as="strong" fontSize="20px" color={isReady ? 'sheet' : 'waiting'}>
-                  {left === null ? '' : isReady ? 'ready' : sayClock(left)}
+                  {left === null ? '' : isReady ? 'ready' : stopwatch(left)}
                 </Box>
               </Box>
             </Link>

@@ -1,11 +1,12 @@
 'use client';
+import { stopwatch } from '@/words/format';
 import { createContext, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
-import type { Timer, Unit } from '@/core/bench/entities';
+import type { Timer, Unit } from '@/core/entities/entities';
 import { beep } from '@/ui/base/beep';
 import { useShop } from '@/ui/facts/ShopProvider';
-import { sayClock } from '@/ui/words/amounts';
 import { sayFixture, secondsLeft } from './timeLeft';
 import { useSecond } from './useSecond';
+import * as words from '@/words/catalogue/timers';
 
 export interface RunningTimer {
   readonly unit: Pick<Unit, 'id' | 'tag'>;
@@ -51,8 +52,8 @@ function useAlarms(running: readonly RunningTimer[]): void {
       !next || left === null
         ? ''
         : left > 0
-          ? `${sayClock(left)} ${sayFixture(next.timer)} · `
-          : `● ${next.unit.tag} is ready · `;
+          ? `${stopwatch(left)} ${sayFixture(next.timer)} · `
+          : `${words.isReady({ tag: next.unit.tag })} `;
     document.title = `${title.current}${plain}`;
     const isDue = running.some(({ timer }) => {
       const over = second > 0 ? -secondsLeft(timer, second * 1000) : -1;

@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { TimerList } from './TimerList';
 import { useTimers } from './TimersProvider';
+import * as words from '@/words/catalogue/timers';
 
 const shown = 3;
 
@@ -12,7 +13,7 @@ export function WaitingCorner() {
   return (
     <Box
       as="section"
-      aria-label="Waiting on fixtures"
+      aria-label={words.waitingOnFixtures()}
       position="fixed"
       insetEnd="16px"
       bottom="16px"
@@ -26,7 +27,7 @@ export function WaitingCorner() {
       zIndex="5"
     >
       <Box textStyle="caption" color="inkMuted">
-        {timers.length > shown ? `Waiting on fixtures, ${timers.length} in all` : 'Waiting on fixtures'}
+        {timers.length > shown ? words.waitingOnFixturesInAll({ timers: timers.length }) : words.waitingOnFixtures()}
       </Box>
       <TimerList timers={timers.slice(0, shown)} />
     </Box>

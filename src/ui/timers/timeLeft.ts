@@ -1,4 +1,5 @@
-import type { Timer } from '@/core/bench/entities';
+import type { Timer } from '@/core/entities/entities';
+import * as words from '@/words/catalogue/timers';
 
 /**
  * Seconds that a timer still runs; negative when it is over. A clock that stands before the moment at which it was begun
@@ -11,7 +12,7 @@ export function secondsLeft({ beganAt, minutes }: Pick<Timer, 'beganAt' | 'minut
 
 /** A fixture with its number, where there are several. */
 export const sayFixture = ({ fixture, place }: Pick<Timer, 'fixture' | 'place'>): string =>
-  fixture === 'bench' ? 'on the bench' : `${fixture} ${place}`;
+  words.onBench({ isFixtureBench: fixture === 'bench' ? 'yes' : 'no', fixture, place });
 
 /** The lowest number of a fixture that nobody waits on. */
 export function freePlace(fixture: string, running: readonly Pick<Timer, 'fixture' | 'place'>[]): number {

@@ -1,9 +1,10 @@
 'use client';
+import { units as unitCount } from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
 import Link from 'next/link';
-import type { UnitStage } from '@/core/bench/stages';
+import type { UnitStage } from '@/core/entities/stages';
 import type { ParcelProgress } from '@/services/today/readToday';
-import { sayCount } from '@/ui/words/amounts';
+import * as texts from '@/words/catalogue/today';
 
 type Fate = 'sold' | 'parts' | 'work' | 'out' | 'open';
 
@@ -28,11 +29,11 @@ const colours: Readonly<Record<Fate, string>> = {
   open: 'sunk',
 };
 const words: Readonly<Record<Fate, string>> = {
-  sold: 'sold or ready',
-  work: 'in work',
-  parts: 'for parts',
-  out: 'kept apart or recycled',
-  open: 'to go',
+  sold: texts.soldOrReady(),
+  work: texts.inProgress(),
+  parts: texts.forParts(),
+  out: texts.keptApartOrRecycled(),
+  open: texts.toDo(),
 };
 const order: readonly Fate[] = ['sold', 'work', 'parts', 'out', 'open'];
 
@@ -51,7 +52,7 @@ export function ParcelStrip({ parcel, stages, untagged }: ParcelProgress) {
             {parcel.code}
           </Box>
           <Box as="span" textStyle="note">
-            {sayCount(total, 'unit')}
+            {unitCount({ count: total })}
           </Box>
         </Box>
       </Link>

@@ -1,4 +1,6 @@
 'use client';
+import { minutes as sayMinutes } from '@/words/format';
+import { say as sayToday } from '@/words/catalogue/core/today';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import type { Job } from '@/core/flow/planToday';
@@ -11,9 +13,9 @@ import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
-import { sayMinutes, startCount } from '@/ui/words/amounts';
 import { FactList } from './FactList';
 import { ParcelStrip } from './ParcelStrip';
+import * as words from '@/words/catalogue/today';
 
 const shownJobs = 7;
 
@@ -26,17 +28,16 @@ export function TodayScreen({ jobs, parcels, facts }: TodayView) {
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="28px" p="28px">
       <Box minW="0">
         <Headline
-          lead={
-            jobs.length > shownJobs
-              ? `The first ${shownJobs} of them; what is begun comes first, then what is nearest to a sale.`
-              : 'What is begun comes first, then what is nearest to a sale.'
-          }
+          lead={words.firstAreShownWorkIn({
+            isJobsShownJobs: jobs.length > shownJobs ? 'yes' : 'no',
+            shownJobs,
+          })}
         >
           {jobs.length === 0
-            ? 'Nothing waits for you'
-            : `${startCount(jobs.length, 'job')}, about ${sayMinutes(minutes)} of work`}
+            ? words.nothingToDoRightNow()
+            : words.noJobsAboutWork({ jobs: jobs.length, minutesValue: minutes })}
         </Headline>
-        {jobs.length === 0 && <Nothing>Open the Dock and make a parcel, or scan a tag.</Nothing>}
+        {jobs.length === 0 && <Nothing>{words.addParcelAtDockOr()}</Nothing>}
         <Box as="ul">
           {shown.map((job, index) => (
             <JobRow key={job.id} job={job} place={index} isChosen={job.id === chosen} />
@@ -44,13 +45,13 @@ export function TodayScreen({ jobs, parcels, facts }: TodayView) {
         </Box>
       </Box>
       <Box>
-        <Section title="Parcels in work" note="units by what became of them">
-          {parcels.length === 0 && <Nothing>No parcel yet.</Nothing>}
+        <Section title={words.parcelsInProgress()} note={words.unitsByOutcome()}>
+          {parcels.length === 0 && <Nothing>{words.noParcelsYet()}</Nothing>}
           {parcels.map((progress) => (
             <ParcelStrip key={progress.parcel.id} {...progress} />
           ))}
         </Section>
-        <Section title="Just now" note="at all benches" mt="24px">
+        <Section title={words.justNow()} note={words.atAllBenches()} mt="24px">
           <FactList facts={facts} />
         </Section>
       </Box>
@@ -62,7 +63,7 @@ function JobRow({ job, place, isChosen }: { readonly job: Job; readonly place: n
   const router = useRouter();
   const open = () => router.push(job.path);
   const titleId = `job-${job.id}`;
-  useKey(isChosen ? ' ' : undefined, isChosen ? `Open: ${job.title}` : '', open);
+  useKey(isChosen ? ' ' : undefined, isChosen ? words.open({ title: sayToday(job.title) }) : '', open);
   useKey(isChosen ? 'Enter' : undefined, '', open);
   return (
     <Row state={isChosen ? 'chosen' : 'plain'} minH="66px" mx="-14px" w="calc(100% + 28px)">
@@ -81,15 +82,15 @@ function JobRow({ job, place, isChosen }: { readonly job: Job; readonly place: n
       </Box>
       <Box flex="1" minW="0">
         <Box id={titleId} textStyle="list" overflow="hidden" textOverflow="ellipsis">
-          {job.title}
+          {sayToday(job.title)}
         </Box>
         <Box textStyle="note" color="inkMuted">
-          {job.because}
+          {sayToday(job.because)}
         </Box>
       </Box>
       <KeyButton
         keyName={String(place + 1)}
-        label="Open"
+        label={words.open2()}
         look={isChosen ? 'action' : 'outline'}
         w="124px"
         onPress={open}

@@ -5,17 +5,18 @@ import type { ModelIdentity } from '@/core/procedure/identity';
 import type { LookName } from '@/core/procedure/looks';
 import { bestQuestion } from '@/core/triage/bestQuestion';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayCount } from '@/ui/words/amounts';
+import { sayLook } from '@/words/say/sayLook';
+import * as words from '@/words/catalogue/triage';
 
 const asks: Readonly<Record<LookName, string>> = {
-  kind: 'What is it?',
-  size: 'How long is its longer side?',
-  heads: 'Which screw heads show?',
-  screws: 'How many screws show?',
-  keys: 'Has it keys?',
-  camera: 'Has it a camera?',
-  tray: 'Is there something to draw out?',
-  door: 'Does something open by hand?',
+  kind: words.what(),
+  size: words.howLongSide(),
+  heads: words.whichScrewHeadsShow(),
+  screws: words.howManyScrewsShow(),
+  keys: words.doesHaveButtons(),
+  camera: words.doesHaveCamera(),
+  tray: words.thereTrayCardOrPen(),
+  door: words.doesDoorOrLidOpen(),
 };
 
 interface Answer {
@@ -46,9 +47,9 @@ export function ChooseByLooks({
   return (
     <Box>
       <Box display="flex" justifyContent="space-between" alignItems="baseline" mb="10px">
-        <Box textStyle="lead">{question ? asks[question.look] : 'It is one of these:'}</Box>
+        <Box textStyle="lead">{question ? asks[question.look] : words.oneThese()}</Box>
         <Box textStyle="note" color="inkMuted" aria-live="polite">
-          {sayCount(left.length, 'model')} left of {models.length}
+          {words.modelLeft({ left: left.length, models: models.length })}
         </Box>
       </Box>
       <Box display="grid" gap="8px">
@@ -57,7 +58,7 @@ export function ChooseByLooks({
               <KeyButton
                 key={value}
                 keyName={String(index + 1)}
-                label={`${value} (${count})`}
+                label={words.lookOption({ look: sayLook(question.look, value), count })}
                 look="outline"
                 justifyContent="flex-start"
                 onPress={() => answer(value)}
@@ -73,14 +74,12 @@ export function ChooseByLooks({
                 onPress={() => onChoose(model)}
               />
             ))}
-        {left.length === 0 && (
-          <Box color="inkMuted">No model looks like that. Keep the unit apart as an unknown model, or go back.</Box>
-        )}
+        {left.length === 0 && <Box color="inkMuted">{words.noModelLooksLikeThat()}</Box>}
         <Box display="flex" gap="8px" mt="4px">
-          {question && <KeyButton keyName="0" label="Cannot tell" onPress={() => answer(null)} />}
+          {question && <KeyButton keyName="0" label={words.cantTell()} onPress={() => answer(null)} />}
           <KeyButton
             keyName="Backspace"
-            label={answers.length > 0 ? 'Last answer back' : 'By letters'}
+            label={words.undoAnswer({ isAnswers: answers.length > 0 ? 'yes' : 'no' })}
             onPress={() => (answers.length > 0 ? setAnswers(answers.slice(0, -1)) : onBack())}
           />
         </Box>

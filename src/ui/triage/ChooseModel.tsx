@@ -1,13 +1,14 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
-import type { ParcelLine } from '@/core/bench/entities';
+import type { ParcelLine } from '@/core/entities/entities';
 import type { ModelIdentity } from '@/core/procedure/identity';
 import { Button } from '@/ui/base/Button';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { ChooseByLooks } from './ChooseByLooks';
 import { findModels } from './findModels';
+import * as words from '@/words/catalogue/triage';
 
 /** As many as stand in the dialog without scrolling. */
 const mostShown = 8;
@@ -39,8 +40,8 @@ export function ChooseModel({
         ref={field}
         value={typed}
         onChange={(event) => setTyped(event.currentTarget.value)}
-        aria-label="Letters of the model"
-        placeholder="la, sq, re … or a name"
+        aria-label={words.lettersModel()}
+        placeholder={words.laSqReOrName()}
         fontSize="20px"
         minH="52px"
         autoComplete="off"
@@ -73,12 +74,10 @@ export function ChooseModel({
         ))}
         <Box as="li">
           <Button type="button" look="quiet" w="100%" justifyContent="flex-start" onClick={() => setByLooks(true)}>
-            <KeyCap name="ArrowDown" /> By what is seen of it
+            <KeyCap name="ArrowDown" /> {words.identifyByAppearance()}
           </Button>
         </Box>
-        {found.length === 0 && (
-          <Box color="inkMuted">No model has these letters. Press Esc and keep the unit apart as an unknown model.</Box>
-        )}
+        {found.length === 0 && <Box color="inkMuted">{words.noModelHasTheseLetters()}</Box>}
       </Box>
     </form>
   );

@@ -1,12 +1,14 @@
 'use client';
+import { money, signedMoney } from '@/words/format';
+import { say as sayTriage } from '@/words/catalogue/core/triage';
 import { Box } from '@chakra-ui/react';
-import type { Disposition } from '@/core/bench/stages';
-import { money } from '@/core/shared/money';
+import type { Disposition } from '@/core/entities/stages';
 import type { Turn } from '@/core/triage/proposeDisposition';
 import type { Figure, Valued } from '@/core/triage/valued';
 import { RangeBar } from '@/ui/base/RangeBar';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { dispositionNames } from '@/ui/words/names';
+import { dispositionNames } from '@/words/say/names';
+import * as words from '@/words/catalogue/triage';
 
 const keys: Readonly<Record<Disposition, string>> = {
   build: 'b',
@@ -76,8 +78,8 @@ export function DispositionList({
                 {!entry || disposition === 'quarantine'
                   ? ''
                   : entry.isPossible
-                    ? `${entry.cents >= 0 ? '+ ' : ''}${money(entry.cents)}`
-                    : 'not possible'}
+                    ? signedMoney(entry.cents)
+                    : words.notPossible()}
               </Box>
             </Box>
             {entry?.isPossible && disposition !== 'quarantine' && (
@@ -90,7 +92,7 @@ export function DispositionList({
               />
             )}
             <Box textStyle="note" color="inkMuted">
-              {entry?.because ?? 'Its model is not known: keep it apart, or identify it.'}
+              {entry ? sayTriage(entry.because) : words.modelUnknownKeepApartOr()}
               {isFirst && turn && ` ${sayTurn(turn)}`}
             </Box>
             {isExplained && entry && entry.figures.length > 0 && <Arithmetic figures={entry.figures} />}
@@ -103,15 +105,21 @@ export function DispositionList({
 
 /** Where another choice would win: "Parts win from 84 in 100 sound displays; now 71." */
 const sayTurn = ({ name, share, turnsAt, to }: Turn): string =>
-  `${dispositionNames[to]} wins ${turnsAt > share ? 'from' : 'below'} ${Math.round(turnsAt * 100)} in 100 of the ${name}; now ${Math.round(share * 100)}.`;
+  words.betterIfYieldRisesAbove({
+    to: dispositionNames[to],
+    isTurnsAtShare: turnsAt > share ? 'yes' : 'no',
+    turnsAt: Math.round(turnsAt * 100),
+    name,
+    shareValue: Math.round(share * 100),
+  });
 
 /** The lines that a figure is the sum of. */
 function Arithmetic({ figures }: { readonly figures: readonly Figure[] }) {
   return (
-    <Box as="ul" textStyle="note" mt="6px" borderTopWidth="1px" borderColor="rule" aria-label="Arithmetic">
+    <Box as="ul" textStyle="note" mt="6px" borderTopWidth="1px" borderColor="rule" aria-label={words.arithmetic()}>
       {figures.map(({ says, cents }) => (
-        <Box as="li" key={says} display="flex" justifyContent="space-between" gap="10px" py="2px">
-          <span>{says}</span>
+        <Box as="li" key={sayTriage(says)} display="flex" justifyContent="space-between" gap="10px" py="2px">
+          <span>{sayTriage(says)}</span>
           <Box as="span" fontFamily="mono" whiteSpace="nowrap">
             {money(cents)}
           </Box>

@@ -1,8 +1,8 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
-import type { ParcelLine } from '@/core/bench/entities';
-import type { Payloads } from '@/core/bench/events';
+import type { ParcelLine } from '@/core/entities/entities';
+import type { Payloads } from '@/core/shop/facts';
 import type { ModelIdentity } from '@/core/procedure/identity';
 import { compareSerials } from '@/core/shared/serials';
 import { Button } from '@/ui/base/Button';
@@ -13,6 +13,7 @@ import { KeyCap } from '@/ui/base/KeyCap';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { ChooseModel } from './ChooseModel';
+import * as words from '@/words/catalogue/triage';
 
 type Identity = Payloads['unit-identified'];
 
@@ -51,7 +52,7 @@ export function IdentifyUnit({ models, line, onChosen, onClose, onIdentified }: 
   };
   return (
     <KeyLayer>
-      <Dialog title={model ? `${model.maker} ${model.name}` : 'Which model is it?'} onClose={onClose}>
+      <Dialog title={model ? `${model.maker} ${model.name}` : words.whichModel()} onClose={onClose}>
         {!model && <ChooseModel models={models} line={line} onChoose={(chosen) => choose(chosen)} />}
         {model && open && (
           <Ask
@@ -80,15 +81,15 @@ function questionsOf(model: ModelIdentity): readonly Question[] {
   return [
     {
       key: 'revision',
-      asks: 'Which revision?',
+      asks: words.whichRevision(),
       options: model.revisions.map(({ id, tell }) => ({ id, says: `${id}: ${tell}` })),
     },
     {
       key: 'configuration',
-      asks: 'What is fitted?',
+      asks: words.whichConfiguration(),
       options: model.configurations.map(({ id, name }) => ({ id, says: name })),
     },
-    { key: 'variant', asks: 'Which variant?', options: model.variants.map(({ id, name }) => ({ id, says: name })) },
+    { key: 'variant', asks: words.whichVariant(), options: model.variants.map(({ id, name }) => ({ id, says: name })) },
   ];
 }
 
@@ -128,7 +129,7 @@ function ReadSerial({ expected, onRead }: { readonly expected: string; readonly 
     >
       <Box as="label" display="block">
         <Box as="span" textStyle="lead" display="block" mb="8px">
-          Serial{expected && ', as the list has it: compare and press Enter, or scan the unit’s own'}
+          {words.serialAsOnListCompare({ isExpected: expected ? 'yes' : 'no' })}
         </Box>
         <Input
           ref={field}
@@ -143,16 +144,13 @@ function ReadSerial({ expected, onRead }: { readonly expected: string; readonly 
       </Box>
       {match !== 'same' && (
         <Box mt="10px">
-          <Caution tone="waiting" what={match === 'look-alike' ? 'Look once more.' : 'Another serial.'}>
-            The list has {expected}
-            {match === 'look-alike'
-              ? ': only letters and digits that look alike differ.'
-              : '. If the unit says what you typed, it goes on the claim as another unit than promised.'}
+          <Caution tone="waiting" what={words.checkAgain({ isLookAlike: match === 'look-alike' ? 'yes' : 'no' })}>
+            {words.listHasOnlyLookAlike({ expected, isLookAlike: match === 'look-alike' ? 'yes' : 'no' })}
           </Caution>
         </Box>
       )}
       <Button type="submit" look="action" size="wide" mt="14px" w="100%">
-        <KeyCap name="Enter" /> {match === 'same' ? 'That is it' : 'It is as I typed it'}
+        <KeyCap name="Enter" /> {words.serialRight({ isMatchSame: match === 'same' ? 'yes' : 'no' })}
       </Button>
     </form>
   );

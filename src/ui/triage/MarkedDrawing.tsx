@@ -1,7 +1,9 @@
 'use client';
+import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Mark, Unit, UnitPhoto } from '@/core/bench/entities';
+import type { Mark } from '@/core/findings/mark';
+import type { Unit, UnitPhoto } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { Finding } from '@/core/procedure/vocabulary';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
@@ -9,7 +11,8 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer, useKey } from '@/ui/keys/KeysProvider';
 import { PhotoStrip } from '@/ui/photos/PhotoStrip';
 import { TakePhoto } from '@/ui/photos/TakePhoto';
-import { findingNames } from '@/ui/words/names';
+import { findingNames } from '@/words/say/names';
+import * as words from '@/words/catalogue/triage';
 
 const markKeys: Readonly<Record<Finding, string>> = {
   crack: 'c',
@@ -63,8 +66,9 @@ export function MarkedDrawing({
       </Box>
       <Box textStyle="note" color="inkMuted" display="flex" justifyContent="space-between" mb="8px">
         <span>
-          {kind ? `Where is the ${findingNames[kind]}? Press its field, 1 to 9, Esc to leave it.` : `${face.name}.`}
-          {elsewhere.length > 0 && ` On other faces: ${elsewhere.map((mark) => findingNames[mark.kind]).join(', ')}.`}
+          {kind ? words.wherePressItsField1({ kind: findingNames[kind] }) : `${face.name}.`}
+          {elsewhere.length > 0 &&
+            ` ${words.onOtherFaces({ kind: list(elsewhere.map((mark) => findingNames[mark.kind])) })}`}
         </span>
       </Box>
       <Box display="flex" flexWrap="wrap" gap="6px">
@@ -81,7 +85,15 @@ export function MarkedDrawing({
             onPress={() => setKind(finding)}
           />
         ))}
-        <KeyButton keyName="f" label="other face" size="small" px="8px" gap="6px" fontSize="14px" onPress={turn} />
+        <KeyButton
+          keyName="f"
+          label={words.otherFace()}
+          size="small"
+          px="8px"
+          gap="6px"
+          fontSize="14px"
+          onPress={turn}
+        />
         <TakePhoto unit={unit} about={unit.marks.at(-1)} onTaken={onPhoto} />
         <PhotoStrip unit={unit} />
       </Box>
@@ -114,12 +126,12 @@ function FieldKeys({
 }
 
 function FieldKey({ field, onField }: { readonly field: number; readonly onField: (field: number) => void }) {
-  useKey(String(field), `Field ${field}`, () => onField(field));
+  useKey(String(field), words.field({ field }), () => onField(field));
   return null;
 }
 
 function LeaveKeys({ onTurn, onLeave }: { readonly onTurn: () => void; readonly onLeave: () => void }) {
-  useKey('f', 'Other face', onTurn);
-  useKey('Escape', 'Leave it', onLeave);
+  useKey('f', words.otherFace2(), onTurn);
+  useKey('Escape', words.cancel(), onLeave);
   return null;
 }

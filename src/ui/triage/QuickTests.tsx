@@ -3,12 +3,13 @@ import { Box } from '@chakra-ui/react';
 import { Check, CircleDashed, X } from 'lucide-react';
 import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { testNames } from '@/ui/words/names';
+import { testNames } from '@/words/say/names';
+import * as texts from '@/words/catalogue/triage';
 
 const next: Readonly<Record<TestResult, TestResult>> = { 'not-tested': 'sound', sound: 'fault', fault: 'not-tested' };
 const looks = { sound: 'sound', fault: 'fault', 'not-tested': 'quiet' } as const;
 const symbols = { sound: Check, fault: X, 'not-tested': CircleDashed } as const;
-const words: Readonly<Record<TestResult, string>> = { sound: 'sound', fault: 'fault', 'not-tested': 'not tested' };
+const words: Readonly<Record<TestResult, string>> = { sound: 'sound', fault: 'fault', 'not-tested': texts.notTested() };
 
 /** As they lie on the keyboard. */
 const testKeys = [...'1234567890-'];
@@ -51,7 +52,7 @@ export function QuickTests({ tests, results, onNote, restKey }: QuickTestsProps)
       })}
       <KeyButton
         keyName={restKey}
-        label="Rest sound"
+        label={texts.restOk()}
         look="outline"
         justifyContent="flex-start"
         px="8px"

@@ -1,7 +1,8 @@
 'use client';
+import * as counts from '@/words/catalogue/counts';
+import { money, signedMoney } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { money } from '@/core/shared/money';
 import type { Judged, ProposalScore } from '@/core/triage/scoreProposals';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
@@ -10,7 +11,8 @@ import { Section } from '@/ui/base/Section';
 import { Table } from '@/ui/base/Table';
 import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { dispositionNames } from '@/ui/words/names';
+import { dispositionNames } from '@/words/say/names';
+import * as words from '@/words/catalogue/triage';
 
 const shown = 40;
 
@@ -21,54 +23,50 @@ export function ScoreScreen({ score }: { readonly score: ProposalScore }) {
   return (
     <Box p="24px 28px" maxW="1240px">
       <Headline
-        lead={
-          decided === 0
-            ? 'Decide about a unit at Triage, and its proposal is held to what the unit brings.'
-            : sayJudged(score)
-        }
-        aside={<KeyButton keyName="Escape" label="Back to triage" onPress={() => router.push('/triage')} />}
+        lead={decided === 0 ? words.decideAboutUnitAtTriage() : sayJudged(score)}
+        aside={<KeyButton keyName="Escape" label={words.backToTriage()} onPress={() => router.push('/triage')} />}
       >
-        {decided === 0 ? 'No proposal was made yet' : `The proposal was followed ${followed} of ${decided} times`}
+        {words.noProposalsYet({ decided, followed })}
       </Headline>
       {judged.length === 0 ? (
-        <Nothing>A unit is judged when it is released for sale, or when all its parts are graded.</Nothing>
+        <Nothing>{words.unitCountsOnceReleasedFor()}</Nothing>
       ) : (
         <Box display="grid" gap="28px">
           <Box display="grid" gridTemplateColumns="repeat(3, minmax(0, 1fr))" gap="28px">
             <Figure
-              title="Ranges that held"
-              value={`${held} of ${judged.length}`}
-              note="8 of 10 is what they promise"
+              title={words.rangesThatHeld()}
+              value={counts.ofAll({ count: held, all: judged.length })}
+              note={words.n80Promise()}
             />
             <Figure
-              title="Money against what was expected"
-              value={signed(score.meanErrorCents)}
-              note="a unit, over all that are judged"
+              title={words.moneyAgainstExpectation()}
+              value={signedMoney(score.meanErrorCents)}
+              note={words.perUnitOverAllOutcomes()}
             />
             <Figure
-              title="Where it was overruled"
-              value={overruled.judged === 0 ? 'none judged' : signed(overruled.gainCents)}
+              title={words.whereWasOverruled()}
+              value={overruled.judged === 0 ? words.noneJudged() : signedMoney(overruled.gainCents)}
               note={
                 overruled.judged === 0
-                  ? 'nobody has overruled it to an end yet'
-                  : `the person was right ${overruled.personRight} of ${overruled.judged} times`
+                  ? words.noOverruledUnitHasFinished()
+                  : words.personWasRightTimes({ personRight: overruled.personRight, judged: overruled.judged })
               }
             />
           </Box>
           <Section
-            title="Furthest from what was expected first"
-            note={judged.length > shown ? `${shown} of ${judged.length}` : undefined}
+            title={words.furthestFromExpectationFirst()}
+            note={judged.length > shown ? counts.ofAll({ count: shown, all: judged.length }) : undefined}
           >
             <Table>
               <thead>
                 <tr>
-                  <th>Unit</th>
-                  <th>Proposed</th>
-                  <th>Done</th>
-                  <th data-figure>Expected</th>
-                  <th>80 % range, and what it brought</th>
-                  <th data-figure>Brought</th>
-                  <th>Who was right</th>
+                  <th>{words.unit()}</th>
+                  <th>{words.proposed()}</th>
+                  <th>{words.done()}</th>
+                  <th data-figure>{words.expected()}</th>
+                  <th>{words.n80RangeAndOutcome()}</th>
+                  <th data-figure>{words.outcome()}</th>
+                  <th>{words.whoWasRight()}</th>
                 </tr>
               </thead>
               <tbody>
@@ -96,7 +94,7 @@ function JudgedRow({ entry }: { readonly entry: Judged }) {
         <Tag code={tag} fact={name} href={`/t/${tag}`} />
       </td>
       <td>{dispositionNames[proposed]}</td>
-      <td>{chosen === proposed ? 'the same' : <strong>{dispositionNames[chosen]}</strong>}</td>
+      <td>{chosen === proposed ? words.theSame() : <strong>{dispositionNames[chosen]}</strong>}</td>
       <td data-figure>{money(expected.cents)}</td>
       <td>
         <RangeBar
@@ -110,12 +108,11 @@ function JudgedRow({ entry }: { readonly entry: Judged }) {
       <td data-figure>{money(actualCents)}</td>
       <td>
         {chosen === proposed
-          ? isHeld
-            ? 'it held'
-            : actualCents < expected.lowCents
-              ? 'less than it said'
-              : 'more than it said'
-          : `${byCents > 0 ? 'the person' : 'the proposal'}, by ${money(Math.abs(byCents))}`}
+          ? words.withinRange({
+              isHeld: isHeld ? 'yes' : 'no',
+              isExpectedLowCents: actualCents < expected.lowCents ? 'yes' : 'no',
+            })
+          : words.personBy({ isByCents: byCents > 0 ? 'yes' : 'no', byCents: Math.abs(byCents) })}
       </td>
     </tr>
   );
@@ -134,12 +131,15 @@ function Figure({ title, value, note }: { readonly title: string; readonly value
   );
 }
 
-const signed = (cents: number): string => `${cents >= 0 ? '+ ' : '− '}${money(Math.abs(cents))}`;
-
 function sayJudged({ judged, held, overruled }: ProposalScore): string {
-  if (judged.length === 0) return 'What the units brought is not known yet.';
-  const ranges = `Its range held ${held} of ${judged.length} times`;
+  if (judged.length === 0) return words.noUnitHasFinishedYet();
+  const ranges = words.rangeHeldTimes({ held, judged: judged.length });
   if (overruled.judged === 0) return `${ranges}.`;
-  const by = `${money(Math.abs(overruled.gainCents))} ${overruled.gainCents >= 0 ? 'gained' : 'lost'}`;
-  return `${ranges}. Overruled, the person was right ${overruled.personRight} of ${overruled.judged} times, ${by} in all.`;
+  const by = words.gained({ cents: Math.abs(overruled.gainCents), isGain: overruled.gainCents >= 0 ? 'yes' : 'no' });
+  return words.whenOverruledPersonWasRight({
+    ranges,
+    personRight: overruled.personRight,
+    judged: overruled.judged,
+    by,
+  });
 }

@@ -2,11 +2,11 @@
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Unit } from '@/core/bench/entities';
-import type { Disposition } from '@/core/bench/stages';
-import type { Model } from '@/core/procedure/model';
-import { startingHouseRules } from '@/core/shared/houseRules';
+import type { Unit } from '@/core/entities/entities';
+import type { Disposition } from '@/core/entities/stages';
+import { modelAmong, type Model } from '@/core/procedure/model';
 import { plainSerial } from '@/core/shared/serials';
+import { placeApart } from '@/core/shop/apart';
 import { knowledgeFor } from '@/core/triage/knowledge';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import type { TriageView } from '@/services/triage/readTriage';
@@ -17,14 +17,15 @@ import { SidePanel } from '@/ui/base/SidePanel';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
-import { sayCount } from '@/ui/words/amounts';
-import { dispositionOrders } from '@/ui/words/names';
+import { dispositionOrders } from '@/words/say/names';
 import { DispositionList } from './DispositionList';
 import { IdentifyUnit } from './IdentifyUnit';
 import { MarkedDrawing } from './MarkedDrawing';
 import { QuickTests } from './QuickTests';
 import { useDocuments } from './useDocuments';
 import { useHold } from './useHold';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
+import * as texts from '@/words/catalogue/triage';
 
 /** What is each unit good for? One at a time: identity, marks, tests; the proposal with its money. */
 export function TriageScreen({ view, first }: { readonly view: TriageView; readonly first: string | undefined }) {
@@ -47,18 +48,10 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
   if (!unit) {
     return (
       <Box p="28px">
-        <Headline
-          lead={
-            all.length > 0
-              ? 'Whoever has them in hand lets go of them after two minutes.'
-              : 'Tag units at the Dock, and they wait here.'
-          }
-        >
-          {all.length > 0
-            ? `The last ${sayCount(all.length, 'unit')} are with others`
-            : 'Every unit has been looked at'}
+        <Headline lead={texts.theyBecomeFreeTwoMinutes({ isAll: all.length > 0 ? 'yes' : 'no' })}>
+          {all.length > 0 ? texts.lastUnitWithColleagues({ all: all.length }) : texts.allUnitsAreTriaged()}
         </Headline>
-        <KeyButton keyName="u" label="Take the last one back" onPress={() => void shop.takeBack()} />
+        <KeyButton keyName="u" label={texts.undoLastDecision()} onPress={() => void shop.takeBack()} />
       </Box>
     );
   }
@@ -69,26 +62,33 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
       h={{ lg: 'calc(100vh - 84px)' }}
     >
       <Queue
-        label="Units to look at"
-        title={`${sayCount(waiting.length, 'unit')} to look at`}
+        label={texts.unitsToTriage()}
+        title={texts.unitToTriage({ waiting: waiting.length })}
         entries={waiting.map((entry) => ({
           id: entry.id,
           tag: entry.tag,
-          words: view.held[entry.id] ? `with ${view.held[entry.id]}` : knownAs(entry, view),
+          words: inHandsOf(view.held[entry.id]) ?? knownAs(entry, view),
         }))}
         chosen={unit.id}
         onChoose={choose}
       >
         <Box display="grid" gap="8px" p="14px">
-          <KeyButton keyName="k" label="How it did" size="small" onPress={() => router.push('/triage/score')} />
-          <KeyButton keyName="j" label="Label printer" size="small" onPress={() => router.push('/labels')} />
-          <KeyButton keyName="z" label="Kept apart" size="small" onPress={() => router.push('/apart')} />
+          <KeyButton
+            keyName="k"
+            label={texts.proposalRecord()}
+            size="small"
+            onPress={() => router.push('/triage/score')}
+          />
+          <KeyButton keyName="j" label={texts.labelPrinter()} size="small" onPress={() => router.push('/labels')} />
+          <KeyButton keyName="z" label={texts.keptApart()} size="small" onPress={() => router.push('/apart')} />
         </Box>
       </Queue>
       <OneUnit key={unit.id} unit={unit} view={view} models={models} fetchDocument={fetchDocument} shop={shop} />
     </Box>
   );
 }
+
+const inHandsOf = (name: string | undefined) => (name ? texts.withColleague({ name }) : undefined);
 
 interface OneUnitProps {
   readonly unit: Unit;
@@ -105,22 +105,17 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   useEffect(() => {
     latest.current = shop;
   });
-  const model = models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion);
+  const model = modelAmong(models, unit);
   const line = view.lines[unit.id];
   const serial = unit.serial ?? line?.serial ?? '';
-  const before = view.returns[serial];
   const lostOn = view.lost[plainSerial(serial)];
   const isLost = lostOn !== undefined && !unit.isOwnershipSettled;
+  const rules = useHouseRules();
   const proposal = useMemo(
     () =>
       model &&
-      proposeDisposition(
-        model,
-        { ...unit, isReportedLost: isLost },
-        knowledgeFor(view.knowledge, model.id),
-        startingHouseRules,
-      ),
-    [model, unit, view, isLost],
+      proposeDisposition(model, { ...unit, isReportedLost: isLost }, knowledgeFor(view.knowledge, model.id), rules),
+    [model, unit, view, isLost, rules],
   );
   const valued = proposal?.valued ?? [];
   const proposed: Disposition = valued[0]?.disposition ?? 'quarantine';
@@ -128,9 +123,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
     .filter(({ isPossible }) => isPossible)
     .map(({ disposition, cents, lowCents, highCents }) => ({ disposition, cents, lowCents, highCents }));
   const decide = (disposition: Disposition) => {
-    const hasSwelling = unit.marks.some(({ kind }) => kind === 'swelling');
-    const apartPlace =
-      disposition !== 'quarantine' ? null : hasSwelling ? 'hazard' : model ? 'ownership' : 'unknown-model';
+    const apartPlace = disposition === 'quarantine' ? placeApart(unit, null) : null;
     shop.act('unit-decided', unit.id, { disposition, proposed, apartPlace, weighed });
   };
 
@@ -138,40 +131,14 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
     <>
       <Box p="16px 22px" display="flex" flexDirection="column" gap="12px" minW="0" minH="0" overflowY="auto">
         <Box display="flex" gap="16px" alignItems="flex-start">
-          <Box flex="1">
-            <Box as="h1" textStyle="headline">
-              {model ? `${model.maker} ${model.name}` : `${unit.tag}: which model is it?`}
-            </Box>
-            {model && (
-              <Box>
-                Revision {unit.revision}, {nameIn(model.configurations, unit.configuration)},{' '}
-                {nameIn(model.variants, unit.variant)}. Serial {unit.serial ?? 'not read'}.
-              </Box>
-            )}
-            <Box textStyle="note" color="inkMuted">
-              {line
-                ? `The list says ${line.maker} ${line.model}, ${line.serial}${line.note ? `, “${line.note}”` : ''}.`
-                : 'It was not on the list.'}
-            </Box>
-            {lostOn && (
-              <Box textStyle="note" color="danger" fontWeight="600">
-                Its serial was reported lost on {lostOn}
-                {isLost ? ': keep it apart.' : '; its owner has agreed since.'}
-              </Box>
-            )}
-            {before && (
-              <Box textStyle="note" color="waiting" fontWeight="600">
-                It was here before: sent as {before}. A return is looked at with what was done to it then.
-              </Box>
-            )}
-          </Box>
+          <UnitSays {...{ view, unit, model, isLost }} />
           <KeyButton
             keyName="i"
-            label={model ? 'Identify again' : 'Identify'}
+            label={texts.identifyAgain({ isModel: model ? 'yes' : 'no' })}
             look={model ? 'quiet' : 'action'}
             onPress={() => setIdentifying(true)}
           />
-          <KeyButton keyName="u" label="Take back" onPress={() => void shop.takeBack()} />
+          <KeyButton keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
         </Box>
         {model ? (
           <>
@@ -189,19 +156,17 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             />
           </>
         ) : (
-          <Nothing>
-            Identify it with a few keys, or keep it apart as an unknown model. Marks and tests come then.
-          </Nothing>
+          <Nothing>{texts.identifyWithFewKeysOr()}</Nothing>
         )}
       </Box>
       <SidePanel gap="0" minH="0" overflowY="auto">
         <Box display="flex" justifyContent="space-between" alignItems="baseline" mb="10px">
           <Box as="h2" textStyle="section">
-            What it is good for
+            {texts.whatGoodFor()}
           </Box>
           <KeyButton
             keyName="e"
-            label={isExplained ? 'Sums only' : 'The arithmetic'}
+            label={texts.totalsOnly({ isExplained: isExplained ? 'yes' : 'no' })}
             size="small"
             aria-pressed={isExplained}
             onPress={() => setExplained((before) => !before)}
@@ -243,6 +208,61 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   );
 }
 
+/** Who a unit is, what the list promised of it, and what else is known of its serial. */
+function UnitSays({
+  view,
+  unit,
+  model,
+  isLost,
+}: {
+  readonly view: TriageView;
+  readonly unit: Unit;
+  readonly model: Model | undefined;
+  readonly isLost: boolean;
+}) {
+  const line = view.lines[unit.id];
+  const serial = unit.serial ?? line?.serial ?? '';
+  const before = view.returns[serial];
+  const lostOn = view.lost[plainSerial(serial)];
+  return (
+    <Box flex="1">
+      <Box as="h1" textStyle="headline">
+        {model ? `${model.maker} ${model.name}` : texts.whichModel2({ tag: unit.tag })}
+      </Box>
+      {model && (
+        <Box>
+          {texts.revisionSerial({
+            revision: unit.revision,
+            configuration: nameIn(model.configurations, unit.configuration),
+            variant: nameIn(model.variants, unit.variant),
+            notRead: unit.serial ?? texts.notRead(),
+          })}
+        </Box>
+      )}
+      <Box textStyle="note" color="inkMuted">
+        {line
+          ? texts.onList({
+              maker: line.maker,
+              model: line.model,
+              serial: line.serial,
+              note: line.note ? `, “${line.note}”` : '',
+            })
+          : texts.notOnList()}
+      </Box>
+      {lostOn && (
+        <Box textStyle="note" color="danger" fontWeight="600">
+          {texts.itsSerialWasReportedLost({ lostOn, isLost: isLost ? 'yes' : 'no' })}
+        </Box>
+      )}
+      {before && (
+        <Box textStyle="note" color="waiting" fontWeight="600">
+          {texts.returnLeftHereBeforeAs({ before })}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
 const nameIn = (items: readonly { readonly id: string; readonly name: string }[], id: string | null): string =>
   items.find((item) => item.id === id)?.name ?? '';
 
@@ -250,5 +270,5 @@ const nameIn = (items: readonly { readonly id: string; readonly name: string }[]
 function knownAs({ id, modelId }: Unit, { identities, lines }: TriageView): string {
   const known = identities.find((model) => model.id === modelId)?.name;
   const promised = lines[id]?.model;
-  return known ?? (promised ? `${promised}?` : 'not known');
+  return known ?? texts.notKnown({ isPromised: promised ? 'yes' : 'no', promised });
 }

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { ModelIdentity } from '@/core/procedure/identity';
+import { send } from '@/ui/server/send';
 import type { Model } from '@/core/procedure/model';
 
 /**
@@ -21,10 +22,9 @@ export function useDocuments(known: readonly Model[]): {
     ],
     fetchDocument: async (identity) => {
       if (isHere(identity)) return;
-      const response = await fetch(`/api/models/${identity.id}?version=${identity.version}`).catch(() => undefined);
-      if (!response?.ok) return;
-      const model = (await response.json()) as Model;
-      setFetched((before) => [...before, model]);
+      const model = await send<Model>('GET', `/api/models/${identity.id}?version=${identity.version}`);
+      if (!model.ok) return;
+      setFetched((before) => [...before, model.value]);
       // What waits for it goes on once the screen has it.
       await new Promise((done) => setTimeout(done));
     },

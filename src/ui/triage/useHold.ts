@@ -1,4 +1,5 @@
 'use client';
+import { send } from '@/ui/server/send';
 import { useEffect, useRef } from 'react';
 
 const renewMs = 45_000;
@@ -16,12 +17,12 @@ export function useHold(unitId: string | undefined, onTaken: (unitId: string) =>
     if (unitId === undefined) return;
     const calledOff = new AbortController();
     const ask = async () => {
-      const response = await fetch(`/api/units/${unitId}/hold`, { method: 'POST', signal: calledOff.signal });
-      if (response.ok && !((await response.json()) as { isMine: boolean }).isMine) latest.current(unitId);
+      const path = `/api/units/${unitId}/hold`;
+      const held = await send<{ isMine: boolean }>('POST', path, undefined, calledOff.signal);
+      if (held.ok && !held.value.isMine) latest.current(unitId);
     };
-    const quietly = () => void ask().catch(() => undefined);
-    quietly();
-    const timer = setInterval(quietly, renewMs);
+    void ask();
+    const timer = setInterval(() => void ask(), renewMs);
     return () => {
       calledOff.abort();
       clearInterval(timer);

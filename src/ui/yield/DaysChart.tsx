@@ -3,6 +3,8 @@ import { useCallback } from 'react';
 import type { DayCount } from '@/data/yields/finishedPerDay';
 import { Chart } from '@/ui/charts/Chart';
 import type { Palette } from '@/ui/charts/palette';
+import * as words from '@/words/catalogue/yield';
+import { shortDay } from '@/words/format';
 
 /** Units released and sent, day by day. Days without any are left out. */
 export function DaysChart({ days }: { readonly days: readonly DayCount[] }) {
@@ -11,7 +13,7 @@ export function DaysChart({ days }: { readonly days: readonly DayCount[] }) {
       grid: { left: 28, right: 8, top: 14, bottom: 24 },
       xAxis: {
         type: 'category',
-        data: days.map(({ day }) => `${Number(day.slice(8))}.${Number(day.slice(5, 7))}.`),
+        data: days.map(({ day }) => shortDay(day)),
         axisTick: { show: false },
         axisLine: { lineStyle: { color: palette.rule } },
         axisLabel: { color: palette.inkMuted, fontSize: 13 },
@@ -25,14 +27,14 @@ export function DaysChart({ days }: { readonly days: readonly DayCount[] }) {
       series: [
         {
           type: 'bar',
-          name: 'released',
+          name: words.released(),
           barMaxWidth: 16,
           data: days.map(({ released }) => released),
           itemStyle: { color: palette.action },
         },
         {
           type: 'bar',
-          name: 'sent',
+          name: words.sent(),
           barMaxWidth: 16,
           data: days.map(({ sent }) => sent),
           itemStyle: { color: 'transparent', borderColor: palette.twine, borderWidth: 2 },
@@ -43,7 +45,9 @@ export function DaysChart({ days }: { readonly days: readonly DayCount[] }) {
   );
   return (
     <Chart
-      says={`Units finished: ${days.map(({ day, released, sent }) => `${day} ${released} released ${sent} sent`).join(', ')}`}
+      says={words.unitsFinished({
+        days: days.map((day) => words.dayCount(day)),
+      })}
       height={170}
       option={option}
     />

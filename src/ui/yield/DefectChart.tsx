@@ -3,6 +3,8 @@ import { useCallback } from 'react';
 import type { YieldsView } from '@/services/yields/readYields';
 import { Chart } from '@/ui/charts/Chart';
 import type { Palette } from '@/ui/charts/palette';
+import * as words from '@/words/catalogue/yield';
+import { defectNames } from '@/words/say/names';
 
 const shown = 7;
 
@@ -13,8 +15,8 @@ export function DefectChart({ defects }: { readonly defects: YieldsView['defects
       const rows = defects.slice(0, shown);
       const rest = defects.slice(shown).reduce((sum, { count }) => sum + count, 0);
       const names = [
-        ...rows.map(({ item }) => `${item.partName}: ${item.code.replaceAll('-', ' ')}`),
-        ...(rest > 0 ? [`${defects.length - shown} more`] : []),
+        ...rows.map(({ item }) => words.defect({ part: item.partName, defect: defectNames[item.code] })),
+        ...(rest > 0 ? [words.more({ count: defects.length - shown })] : []),
       ];
       const values = [...rows.map(({ count }) => count), ...(rest > 0 ? [rest] : [])];
       return {
@@ -45,12 +47,8 @@ export function DefectChart({ defects }: { readonly defects: YieldsView['defects
   );
   const says = defects
     .slice(0, shown)
-    .map(({ item, count }) => `${item.partName} ${item.code.replaceAll('-', ' ')} ${count}`);
+    .map(({ item, count }) => words.defectCount({ part: item.partName, defect: defectNames[item.code], count }));
   return (
-    <Chart
-      says={`Defects: ${says.join(', ')}`}
-      height={Math.min(defects.length, shown + 1) * 28 + 12}
-      option={option}
-    />
+    <Chart says={words.defects({ says })} height={Math.min(defects.length, shown + 1) * 28 + 12} option={option} />
   );
 }

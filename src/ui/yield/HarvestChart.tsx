@@ -4,6 +4,7 @@ import { useCallback } from 'react';
 import type { NamedYield } from '@/services/yields/readYields';
 import { Chart } from '@/ui/charts/Chart';
 import type { Palette } from '@/ui/charts/palette';
+import * as words from '@/words/catalogue/yield';
 
 const shown = 16;
 const rowPx = 30;
@@ -49,7 +50,11 @@ export function HarvestChart({ yields }: { readonly yields: readonly NamedYield[
             axisLabel: { color: palette.inkMuted, fontSize: 14 },
           },
         ],
-        tooltip: { trigger: 'item', formatter: ({ dataIndex }: { dataIndex: number }) => rows[dataIndex]?.says ?? '' },
+        tooltip: {
+          trigger: 'item',
+          renderMode: 'richText',
+          formatter: ({ dataIndex }: { dataIndex: number }) => rows[dataIndex]?.says ?? '',
+        },
         series: [
           {
             type: 'custom',
@@ -85,7 +90,7 @@ export function HarvestChart({ yields }: { readonly yields: readonly NamedYield[
   );
   return (
     <Chart
-      says={`Harvest yields of ${rows.length} parts; the table below has the figures`}
+      says={words.harvestYieldPartsTableBelow({ rows: rows.length })}
       height={rows.length * rowPx + 40}
       option={option}
     />

@@ -1,4 +1,5 @@
 'use client';
+import { say as sayYields } from '@/words/catalogue/core/yields';
 import { Box } from '@chakra-ui/react';
 import type { YieldsView } from '@/services/yields/readYields';
 import { Headline } from '@/ui/base/Headline';
@@ -8,6 +9,8 @@ import { DaysChart } from './DaysChart';
 import { DefectChart } from './DefectChart';
 import { HarvestChart } from './HarvestChart';
 import { YieldTable } from './YieldTable';
+import * as words from '@/words/catalogue/yield';
+import { defectNames } from '@/words/say/names';
 
 /** Where do we lose parts, and to what? Counted from the log; nothing here was typed in. */
 export function YieldScreen({ view }: { readonly view: YieldsView }) {
@@ -19,42 +22,43 @@ export function YieldScreen({ view }: { readonly view: YieldsView }) {
       <Headline
         lead={
           first
-            ? `Most often: ${first.item.partName}, ${first.item.code.replaceAll('-', ' ')} (${first.count} times). ${half === 1 ? 'That one is' : `The first ${half} are`} half of all.`
-            : 'No defect was reported at the bench yet.'
+            ? words.mostOftenOnceOneCause({
+                part: first.item.partName,
+                defect: defectNames[first.item.code],
+                count: first.count,
+                half,
+              })
+            : words.noDefectsHaveBeenReported()
         }
         aside={
-          <a href="/api/events/export">
+          <a href="/api/facts/export">
             <Box as="span" color="action" textDecoration="underline">
-              all facts as CSV
+              {words.allFactsAsCsv()}
             </Box>
           </a>
         }
       >
-        {headline}
+        {sayYields(headline)}
       </Headline>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1.15fr 1fr' }} gap="36px">
-        <Section title="Good parts per 100 sought" note="dot: so far · bar: 95 % · good is A, B or C">
-          {yields.length === 0 ? (
-            <Nothing>Take a donor apart and grade its parts.</Nothing>
-          ) : (
-            <HarvestChart yields={yields} />
-          )}
+        <Section title={words.goodPartsPer100Sought()} note={words.dotSoFarBar95()}>
+          {yields.length === 0 ? <Nothing>{words.takeDonorApartAndGrade()}</Nothing> : <HarvestChart yields={yields} />}
         </Section>
         <Box display="grid" gap="28px" alignContent="start">
           <Section
-            title="What breaks, by part and cause"
-            note={`${defects.reduce((sum, { count }) => sum + count, 0)} reported`}
+            title={words.defectsByPartAndCause()}
+            note={words.reported({ count: defects.reduce((sum, { count }) => sum + count, 0) })}
           >
-            {defects.length === 0 ? <Nothing>Nothing reported.</Nothing> : <DefectChart defects={defects} />}
+            {defects.length === 0 ? <Nothing>{words.nothingReported()}</Nothing> : <DefectChart defects={defects} />}
           </Section>
-          <Section title="Units finished per day" note="filled: released for sale · open: sent">
-            {days.length === 0 ? <Nothing>No unit was released yet.</Nothing> : <DaysChart days={days} />}
+          <Section title={words.unitsFinishedPerDay()} note={words.filledReleasedForSaleOpen()}>
+            {days.length === 0 ? <Nothing>{words.noUnitsHaveBeenReleased()}</Nothing> : <DaysChart days={days} />}
           </Section>
         </Box>
       </Box>
       {yields.length > 0 && (
         <Box mt="28px">
-          <Section title="The same in figures" note="Jeffreys intervals">
+          <Section title={words.figures()} note={words.n95Intervals()}>
             <YieldTable yields={yields} />
           </Section>
         </Box>

@@ -1,6 +1,8 @@
 'use client';
+import { say as sayYields } from '@/words/catalogue/core/yields';
 import type { NamedYield } from '@/services/yields/readYields';
 import { Table } from '@/ui/base/Table';
+import * as words from '@/words/catalogue/yield';
 
 /** Every yield in figures, for those who check them by hand. */
 export function YieldTable({ yields }: { readonly yields: readonly NamedYield[] }) {
@@ -8,10 +10,10 @@ export function YieldTable({ yields }: { readonly yields: readonly NamedYield[] 
     <Table>
       <thead>
         <tr>
-          <th>Part</th>
-          <th data-figure>Good</th>
-          <th data-figure>Sought</th>
-          <th>In words</th>
+          <th>{words.part()}</th>
+          <th data-figure>{words.good()}</th>
+          <th data-figure>{words.sought()}</th>
+          <th>{words.summary()}</th>
         </tr>
       </thead>
       <tbody>
@@ -20,7 +22,7 @@ export function YieldTable({ yields }: { readonly yields: readonly NamedYield[] 
             <td>{entry.name}</td>
             <td data-figure>{entry.good}</td>
             <td data-figure>{entry.sought}</td>
-            <td>{entry.says}</td>
+            <td>{sayYields(entry.says)}</td>
           </tr>
         ))}
       </tbody>

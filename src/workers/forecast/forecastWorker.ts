@@ -1,12 +1,13 @@
 import { forecastParcel, type ParcelForecast, type ParcelItem } from '@/core/intake/forecastParcel';
 import type { Model } from '@/core/procedure/model';
-import { startingHouseRules } from '@/core/shared/houseRules';
+import type { HouseRules } from '@/core/shared/houseRules';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
 
 export interface ForecastQuestion {
   readonly items: readonly ParcelItem[];
   readonly models: readonly Model[];
   readonly shop: ShopKnowledge;
+  readonly rules: HouseRules;
 }
 
 export type ForecastAnswer = ParcelForecast;
@@ -14,5 +15,5 @@ export type ForecastAnswer = ParcelForecast;
 /** The forecast of a parcel beside the page: one question in, one answer out. */
 addEventListener('message', ({ data }: MessageEvent<ForecastQuestion>) => {
   const models = new Map(data.models.map((model) => [`${model.id}@${model.version}`, model]));
-  postMessage(forecastParcel(data.items, models, data.shop, startingHouseRules) satisfies ForecastAnswer);
+  postMessage(forecastParcel(data.items, models, data.shop, data.rules) satisfies ForecastAnswer);
 });

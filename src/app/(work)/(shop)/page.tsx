@@ -2,8 +2,9 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readToday } from '@/services/today/readToday';
 import { TodayScreen } from '@/ui/today/TodayScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Today · Plucky Parcel' };
+export const metadata = { title: words.todayPluckyParcel() };
 
 export default async function TodayPage() {
   await guardPage();

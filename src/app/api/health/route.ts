@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { database } from '@/data/connection';
-import { lastPosition } from '@/data/events/eventRepository';
+import { lastPosition } from '@/data/facts/factRepository';
 
 /** Open to everyone: says only whether application and database answer. */
 export async function GET(): Promise<Response> {

@@ -1,6 +1,6 @@
 import 'server-only';
 import { database } from '@/data/connection';
-import { lastPosition } from '@/data/events/eventRepository';
+import { lastPosition } from '@/data/facts/factRepository';
 
 type Listener = (position: number) => void;
 

@@ -2,6 +2,7 @@ import type { Area, Face, Point } from '../faces';
 import type { Model } from '../model';
 import type { Path } from '../patch';
 import { problem, type ModelProblem } from './problem';
+import { message, type Wording } from '@/core/shared/message';
 
 /** A mark may stand this far over the edge: a tray's pin hole, a seam along the rim. */
 const rimMm = 3;
@@ -10,13 +11,20 @@ const rimMm = 3;
 export function checkDrawing(model: Model): readonly ModelProblem[] {
   const faces = new Map(model.faces.map((face) => [face.id, face]));
   const found: ModelProblem[] = [];
-  const point = (face: Face | undefined, { xMm, yMm }: Point, path: Path, what: string) => {
+  const point = (face: Face | undefined, { xMm, yMm }: Point, path: Path, what: Wording<'checks'>) => {
     if (!face || (within(xMm, face.widthMm) && within(yMm, face.heightMm))) return;
     found.push(
       problem(model, 'outside-face', {
         path,
-        says: `${what} at ${xMm}, ${yMm} mm is outside the face “${face.name}” (${face.widthMm} × ${face.heightMm} mm).`,
-        mend: 'Move it onto the face.',
+        says: message('checks.atMmOutsideFaceMm', {
+          what,
+          xMm,
+          yMm,
+          name: face.name,
+          widthMm: face.widthMm,
+          heightMm: face.heightMm,
+        }),
+        mend: message('checks.moveOntoFace'),
         fix: [
           { path: [...path, 'xMm'], value: clamp(xMm, face.widthMm) },
           { path: [...path, 'yMm'], value: clamp(yMm, face.heightMm) },
@@ -35,8 +43,13 @@ export function checkDrawing(model: Model): readonly ModelProblem[] {
     found.push(
       problem(model, 'outside-face', {
         path,
-        says: `“${box.label}” reaches outside the face “${face.name}” (${face.widthMm} × ${face.heightMm} mm).`,
-        mend: 'Move or shrink it.',
+        says: message('checks.reachesOutsideFaceMm', {
+          label: box.label,
+          name: face.name,
+          widthMm: face.widthMm,
+          heightMm: face.heightMm,
+        }),
+        mend: message('checks.moveOrShrink'),
         fix: [
           {
             path,
@@ -58,14 +71,18 @@ export function checkDrawing(model: Model): readonly ModelProblem[] {
     face.keepOut.forEach((box, index) => area(face, box, ['faces', at, 'keepOut', index]));
     face.protectedZones?.forEach((box, index) => area(face, box, ['faces', at, 'protectedZones', index]));
     face.indicators?.forEach((mark, index) => point(face, mark, ['faces', at, 'indicators', index], `“${mark.label}”`));
-    face.edge?.forEach((corner, index) => point(face, corner, ['faces', at, 'edge', index], 'A corner of the outline'));
+    face.edge?.forEach((corner, index) =>
+      point(face, corner, ['faces', at, 'edge', index], message('checks.cornerOutline')),
+    );
   });
   model.joints.forEach((joint, at) => point(faces.get(joint.face), joint, ['joints', at], `“${joint.id}”`));
   model.operations.forEach(({ face: faceId, hold, tip, seam }, at) => {
     const face = faces.get(faceId);
-    if (hold) point(face, hold, ['operations', at, 'hold'], 'The hold');
-    if (tip) point(face, tip, ['operations', at, 'tip'], 'The tool’s tip');
-    seam?.forEach((segment, index) => point(face, segment, ['operations', at, 'seam', index], 'A seam segment'));
+    if (hold) point(face, hold, ['operations', at, 'hold'], message('checks.theHold'));
+    if (tip) point(face, tip, ['operations', at, 'tip'], message('checks.toolsTip'));
+    seam?.forEach((segment, index) =>
+      point(face, segment, ['operations', at, 'seam', index], message('checks.seamSegment')),
+    );
   });
   return found;
 }

@@ -2,6 +2,7 @@ import type { Model } from '../model';
 import type { Minutes } from '../operations';
 import type { Path } from '../patch';
 import { problem, type ModelProblem } from './problem';
+import { message, type Message } from '@/core/shared/message';
 
 /** Times, chances, and figures that look as if they were in another unit. */
 export function checkFigures(model: Model): readonly ModelProblem[] {
@@ -35,8 +36,8 @@ function checkMinutes(model: Model, minutes: Minutes, path: Path): ModelProblem[
     return [
       problem(model, 'times-order', {
         path,
-        says: `Minutes ${low}, ${likely}, ${high} are not in order.`,
-        mend: 'Write them as low ≤ likely ≤ high, none below 0.',
+        says: message('checks.minutesAreNotInOrder', { low, likely, high }),
+        mend: message('checks.writeThemAsLowLikely'),
         ...((sorted[0] ?? -1) >= 0 && {
           fix: [{ path, value: { low: sorted[0], likely: sorted[1], high: sorted[2] } }],
         }),
@@ -47,8 +48,8 @@ function checkMinutes(model: Model, minutes: Minutes, path: Path): ModelProblem[
     ? [
         problem(model, 'implausible', {
           path,
-          says: `${likely} minutes of hands for one step: are these seconds?`,
-          mend: 'Write minutes; time on a fixture is a wait.',
+          says: message('checks.minutesHandsForOneStep', { likely }),
+          mend: message('checks.writeMinutesTimeOnFixture'),
           fix: [{ path, value: { low: low / 60, likely: likely / 60, high: high / 60 } }],
         }),
       ]
@@ -63,8 +64,8 @@ function chances(model: Model): ModelProblem[] {
     return [
       problem(model, 'chances-sum', {
         path: ['operations', at, 'ends'],
-        says: `The chances of its ends sum to ${round(sum)}, not to 1.`,
-        mend: 'Let them sum to 1.',
+        says: message('checks.chancesItsEndsSumTo', { sum: round(sum) }),
+        mend: message('checks.letThemSumTo1'),
         ...(sum > 0 && {
           fix: ends.map(({ chance }, index) => ({
             path: ['operations', at, 'ends', index, 'chance'],
@@ -78,34 +79,44 @@ function chances(model: Model): ModelProblem[] {
 
 /** Screws in inches, torques in kgf·cm or N·m, temperatures in Fahrenheit: no rule can know, but a person can be asked. */
 function units(model: Model): ModelProblem[] {
-  const ask = (path: Path, says: string, mend: string) => [problem(model, 'implausible', { path, says, mend })];
+  const ask = (path: Path, says: Message<'checks'>, mend: Message<'checks'>) => [
+    problem(model, 'implausible', { path, says, mend }),
+  ];
   return [
     ...model.joints.flatMap((joint, at) => {
       if (joint.kind !== 'screw') return [];
       const { lengthMm, torqueNewtonCm: torque } = joint;
       return [
         ...(lengthMm < 0.8 || lengthMm > 40
-          ? ask(['joints', at, 'lengthMm'], `A screw of ${lengthMm} mm?`, 'Write its length in millimetres.')
+          ? ask(
+              ['joints', at, 'lengthMm'],
+              message('checks.screwMm', { lengthMm }),
+              message('checks.writeItsLengthInMillimetres'),
+            )
           : []),
         ...(torque && (torque.aim < 0.8 || torque.aim > 300)
           ? ask(
               ['joints', at, 'torqueNewtonCm'],
-              `A torque of ${torque.aim} N·cm?`,
-              'Write newton-centimetres: 1 kgf·cm is 9.81, 1 in·lbf is 11.3.',
+              message('checks.torqueNCm', { aim: torque.aim }),
+              message('checks.writeNewtonCentimetres1Kgf'),
             )
           : []),
         ...(torque && !(torque.low <= torque.aim && torque.aim <= torque.high)
           ? ask(
               ['joints', at, 'torqueNewtonCm'],
-              `Torque ${torque.low}, ${torque.aim}, ${torque.high} is not in order.`,
-              'Write it as low ≤ aim ≤ high.',
+              message('checks.torqueNotInOrder', { low: torque.low, aim: torque.aim, high: torque.high }),
+              message('checks.writeAsLowAimHigh'),
             )
           : []),
       ];
     }),
     ...model.operations.flatMap(({ heat }, at) =>
       heat && (heat.celsius < 30 || heat.celsius > 150) && heat.source !== 'hot air'
-        ? ask(['operations', at, 'heat'], `A ${heat.source} at ${heat.celsius} °C?`, 'Write degrees Celsius.')
+        ? ask(
+            ['operations', at, 'heat'],
+            message('checks.atC', { source: heat.source, celsius: heat.celsius }),
+            message('checks.writeDegreesCelsius'),
+          )
         : [],
     ),
   ];

@@ -6,6 +6,7 @@ import type { Path } from '../patch';
 import type { ToolKind } from '../vocabulary';
 import { problem, type ModelProblem } from './problem';
 import type { View } from './views';
+import { message } from '@/core/shared/message';
 
 /** What can hurt the device or the person: screws, heat, solvent, tools, cells. */
 export function checkHarm(model: Model, views: readonly View[]): readonly ModelProblem[] {
@@ -53,8 +54,14 @@ function sharedCups(model: Model): ModelProblem[] {
     return [
       problem(model, 'shared-cup', {
         path: ['joints', index, 'cup'],
-        says: `Cup “${cup}” holds “${worst.long.id}” (${worst.long.lengthMm} mm) and its look-alike “${worst.short.id}”, in whose hole it goes ${worst.tooLongMm.toFixed(1)} mm too deep.`,
-        mend: 'Give the longer one a cup of its own.',
+        says: message('checks.cupHoldsMmAndIts', {
+          cup,
+          id: worst.long.id,
+          lengthMm: worst.long.lengthMm,
+          id2: worst.short.id,
+          tooLongMm: worst.tooLongMm,
+        }),
+        mend: message('checks.giveLongerOneCupIts'),
         fix: [{ path: ['joints', index, 'cup'], value: undefined }],
       }),
     ];
@@ -76,8 +83,12 @@ function tooHot(model: Model, view: View): ModelProblem[] {
     return [
       problem(model, 'too-hot', {
         path,
-        says: `${heat.celsius} °C is past the ${cell.heatLimitCelsius} °C that the ${cell.name} bears, and it is still in.`,
-        mend: 'Warm less and longer, or take the cell out first.',
+        says: message('checks.cPastCThatBears', {
+          celsius: heat.celsius,
+          heatLimitCelsius: cell.heatLimitCelsius,
+          name: cell.name,
+        }),
+        mend: message('checks.warmLessAndLongerOr'),
         fix: [{ path, value: cell.heatLimitCelsius }],
       }),
     ];
@@ -96,8 +107,8 @@ function heatLayers(model: Model): ModelProblem[] {
       : [
           problem(model, 'heat-layers', {
             path: ['operations', at, 'heat', 'layers'],
-            says: `The layers are ${materials.join(', ') || 'none'}.`,
-            mend: 'Write them from the outside in, with one adhesive; a cell comes last.',
+            says: message('checks.layersAre', { none: materials.join(', ') || 'none' }),
+            mend: message('checks.writeThemFromOutsideIn'),
           }),
         ];
   });
@@ -114,9 +125,15 @@ function solventBeforeHeat(model: Model, view: View): ModelProblem[] {
     return [
       problem(model, 'solvent-heat', {
         path,
-        says: `${solvent.name} can come before “${later.title}”, and the place is not aired for ${solvent.ventilateMinutes} min.`,
-        mend: 'Wait until the air is clear.',
-        fix: [{ path, value: { minutes: solvent.ventilateMinutes, fixture: 'bench', what: 'air the place' } }],
+        says: message('checks.canComeBeforeAndPlace', {
+          name: solvent.name,
+          title: later.title,
+          ventilateMinutes: solvent.ventilateMinutes,
+        }),
+        mend: message('checks.waitUntilAirClear'),
+        fix: [
+          { path, value: { minutes: solvent.ventilateMinutes, fixture: 'bench', what: message('checks.airPlace') } },
+        ],
       }),
     ];
   });
@@ -145,8 +162,16 @@ function keptOut(
         : kind !== 'hand';
   const zones = face.keepOut.filter((zone) => concerns(zone) && !isAfter(operation, zone.until));
   const says = (zone: KeepOut, depthMm?: number) => ({
-    says: `The tool goes into “${zone.label}”${depthMm === undefined ? '' : ` ${depthMm} mm deep`}: ${zone.because}`,
-    mend: zone.depthMm === undefined ? 'Lead it round the zone.' : `Stay at ${zone.depthMm} mm there.`,
+    says: message('checks.toolGoesIntoMmDeep', {
+      label: zone.label,
+      isDepthMm: depthMm === undefined ? 'yes' : 'no',
+      depthMm,
+      because: zone.because,
+    }),
+    mend:
+      zone.depthMm === undefined
+        ? message('checks.leadRoundZone')
+        : message('checks.stayAtMmThere', { depthMm: zone.depthMm }),
   });
   return [
     ...(operation.seam ?? []).flatMap((segment, index) => {
@@ -193,8 +218,8 @@ function screwsInZones(
     return [
       problem(model, 'keep-out', {
         path: ['joints', index],
-        says: `The driver stands in “${zone.label}”: ${zone.because}`,
-        mend: 'Move the joint to where it is, or free the zone first.',
+        says: message('checks.driverStandsIn', { label: zone.label, because: zone.because }),
+        mend: message('checks.moveJointToWhereOr'),
       }),
     ];
   });
@@ -211,8 +236,8 @@ function unprotected(model: Model, operation: Operation, face: Face, kind: ToolK
     ? [
         problem(model, 'metal-unprotected', {
           path: [...at, 'tool'],
-          says: `${operation.tool} outside a protected zone: the house pries with plastic there.`,
-          mend: 'Take a plastic tool, or mark the zone that a plate protects.',
+          says: message('checks.outsideProtectedZoneHousePries', { tool: operation.tool }),
+          mend: message('checks.takePlasticToolOrMark'),
         }),
       ]
     : [];
@@ -227,8 +252,8 @@ function metalAtCell(model: Model, operation: Operation, kind: ToolKind, at: Pat
     ? [
         problem(model, 'metal-at-cell', {
           path: [...at, 'tool'],
-          says: `${operation.tool} under the ${cell.name}: metal pierces a cell.`,
-          mend: 'Use the strip, softener and a plastic card.',
+          says: message('checks.underMetalPiercesCell', { tool: operation.tool, name: cell.name }),
+          mend: message('checks.useStripSoftenerAndPlastic'),
         }),
       ]
     : [];
@@ -245,8 +270,11 @@ function uncertified(model: Model, operation: Operation, solder: ReadonlySet<str
   return [
     problem(model, 'no-certificate', {
       path: at,
-      says: `${solders ? 'Soldering' : swollen ? 'Freeing a swollen cell' : 'A part under high voltage'} is for certified people, and the step does not say so.`,
-      mend: 'Mark it as needing a certificate.',
+      says: message('checks.solderingForCertifiedPeopleAnd', {
+        isSolders: solders ? 'yes' : 'no',
+        isSwollen: swollen ? 'yes' : 'no',
+      }),
+      mend: message('checks.markAsNeedingCertificate'),
       fix: [{ path: [...at, 'needsCertificate'], value: true }],
     }),
   ];
@@ -262,8 +290,8 @@ function fixtureless(model: Model, operation: Operation, at: Path): ModelProblem
     .map(({ path }) =>
       problem(model, 'no-fixture', {
         path,
-        says: 'Unattended time, and it is not said on what.',
-        mend: 'Name the fixture: hot plate, clamp, charger, bench.',
+        says: message('checks.unattendedTimeAndNotSaid'),
+        mend: message('checks.nameFixtureHotPlateClamp'),
         fix: [{ path, value: 'bench' }],
       }),
     );

@@ -5,6 +5,7 @@ import type { Path } from '../patch';
 import { electricalKinds } from '../vocabulary';
 import { problem, type ModelProblem } from './problem';
 import type { View } from './views';
+import { message } from '@/core/shared/message';
 
 /** What must come before what: power, trays, locks, fasteners on fasteners. */
 export function checkOrder(model: Model, views: readonly View[]): readonly ModelProblem[] {
@@ -39,8 +40,8 @@ function uncountedSources(model: Model): ModelProblem[] {
       : [
           problem(model, 'source-uncounted', {
             path: ['parts', model.parts.findIndex((part) => part.id === id)],
-            says: `Nothing takes the ${name} off: the unit stays live.`,
-            mend: 'Mark the plug that does (power), or let a step free it.',
+            says: message('checks.nothingTakesOffUnitStays', { name }),
+            mend: message('checks.markPlugThatDoesPower'),
           }),
         ],
   );
@@ -68,12 +69,12 @@ function powerFirst(model: Model, view: View, joints: Joints, at: At): ModelProb
       .map((operation) =>
         problem(model, 'power-first', {
           path: at(operation),
-          says: `Board or cable work while the ${source.name} can still be on.`,
-          mend: `Let it wait for “${offs[0]}”.`,
+          says: message('checks.boardOrCableWorkWhile', { name: source.name }),
+          mend: message('checks.letWaitFor', { offs: offs[0] }),
           fix: [
             {
               path: [...at(operation), 'after', operation.after.length],
-              value: { any: [offs[0]], reason: 'house', because: 'Power off first, always.' },
+              value: { any: [offs[0]], reason: 'house', because: message('checks.powerOffFirstAlways') },
             },
           ],
         }),
@@ -91,12 +92,16 @@ function standsThrough(model: Model, view: View, at: At): ModelProblem[] {
         .map((operation) =>
           problem(model, 'stands-through', {
             path: at(operation),
-            says: `The ${tray.name} can still be in when the part “${part}” moves past it.`,
-            mend: `Let it wait for “${freers[0]}”.`,
+            says: message('checks.canStillBeInWhen', { name: tray.name, part }),
+            mend: message('checks.letWaitFor2', { freers: freers[0] }),
             fix: [
               {
                 path: [...at(operation), 'after', operation.after.length],
-                value: { any: [...freers], reason: 'physical', because: `The ${tray.name} stands in its way.` },
+                value: {
+                  any: [...freers],
+                  reason: 'physical',
+                  because: message('checks.standsInItsWay', { name: tray.name }),
+                },
               },
             ],
           }),
@@ -123,8 +128,8 @@ function locksShut(model: Model, view: View, joints: Joints, at: At): ModelProbl
       .map((id) =>
         problem(model, 'lock-shut', {
           path: [...at(operation), 'opens'],
-          says: `The ribbon “${id}” is drawn before its lock is open.`,
-          mend: 'Unlock it in this or an earlier step.',
+          says: message('checks.ribbonDrawnBeforeItsLock', { id }),
+          mend: message('checks.unlockInThisOrEarlier'),
           fix: [{ path: [...at(operation), 'unlocks'], value: [...(operation.unlocks ?? []), id] }],
         }),
       ),
@@ -146,8 +151,8 @@ function stackedOrder(model: Model, view: View, joints: Joints, at: At): ModelPr
       return [
         problem(model, 'stacked-order', {
           path: [...at(operation), 'opens'],
-          says: `“${upper}” is screwed into the head of “${id}” and can still be in.`,
-          mend: `Let it wait for the step that takes “${upper}” out.`,
+          says: message('checks.screwedIntoHeadAndCan', { upper, id }),
+          mend: message('checks.letWaitForStepThat', { upper }),
         }),
       ];
     }),

@@ -1,6 +1,7 @@
 import { isScrew } from '../joints';
 import type { Model } from '../model';
 import { problem, type ModelProblem } from './problem';
+import { message } from '@/core/shared/message';
 
 /** Parts and screws that are used once, assemblies, and parts that belong together. */
 export function checkParts(model: Model): readonly ModelProblem[] {
@@ -20,12 +21,12 @@ function withoutConsumable(model: Model): ModelProblem[] {
     return [
       problem(model, 'no-consumable', {
         path: ['operations', index, 'back', 'consumables'],
-        says: 'Something single-use comes off and nothing renews it.',
-        mend: 'Name the consumable that replaces it.',
+        says: message('checks.somethingSingleUseComesOff'),
+        mend: message('checks.nameConsumableThatReplaces'),
         fix: [
           {
             path: ['operations', index, 'back', 'consumables', 0],
-            value: { name: `New for: ${title}`, count: 1, unitCents: 0 },
+            value: { name: message('checks.newFor', { title }), count: 1, unitCents: 0 },
           },
         ],
       }),
@@ -40,8 +41,8 @@ function withoutTransferList(model: Model): ModelProblem[] {
       : [
           problem(model, 'no-transfer-list', {
             path: ['parts', index],
-            says: `The ${name} is several parts in one, and it is not said what moves to its replacement.`,
-            mend: 'List the parts that move over; an empty list says that none does.',
+            says: message('checks.severalPartsInOneAnd', { name }),
+            mend: message('checks.listPartsThatMoveOver'),
             fix: [{ path: ['parts', index, 'transfers'], value: [] }],
           }),
         ],
@@ -58,8 +59,8 @@ function boundApart(model: Model): ModelProblem[] {
       return [
         problem(model, 'bound-apart', {
           path: ['parts', index, 'boundTo'],
-          says: `The ${part.name} is bound to the ${partner.name}, which does not know of it.`,
-          mend: 'Bind the partner back.',
+          says: message('checks.boundToWhichDoesNot', { name: part.name, name2: partner.name }),
+          mend: message('checks.bindPartnerBack'),
           fix: [{ path: ['parts', model.parts.indexOf(partner), 'boundTo'], value: part.id }],
         }),
       ];
@@ -69,8 +70,8 @@ function boundApart(model: Model): ModelProblem[] {
       ? [
           problem(model, 'bound-apart', {
             path: ['parts', index, 'interchange'],
-            says: `The ${part.name} is bound, yet other parts share its interchange class and could be fitted instead.`,
-            mend: 'Give it a class of its own.',
+            says: message('checks.boundYetOtherPartsShare', { name: part.name }),
+            mend: message('checks.giveClassItsOwn'),
           }),
         ]
       : [];
@@ -94,12 +95,12 @@ function neverReturned(model: Model): ModelProblem[] {
     return [
       problem(model, 'out-in', {
         path: ['operations', index, 'back'],
-        says: `The part “${lost}” comes out here and no step puts it back.`,
-        mend: 'Write the way back of this step.',
+        says: message('checks.partComesOutHereAnd', { lost }),
+        mend: message('checks.writeWayBackThisStep'),
         fix: [
           {
             path: ['operations', index, 'back'],
-            value: { title: `Back: ${title}`, detail: '', minutes, consumables: [] },
+            value: { title: message('checks.back', { title }), detail: '', minutes, consumables: [] },
           },
         ],
       }),

@@ -1,4 +1,5 @@
 import { readPath, type Patch, type Path } from '../patch';
+import type { Message } from '@/core/shared/message';
 import { rules, type RuleId, type Severity } from './rules';
 
 /** Something wrong in a model document: which rule, where, what, and how to mend it. */
@@ -8,16 +9,16 @@ export interface ModelProblem {
   /** The path in words: `operations[2] (tape-glass).face`. */
   readonly place: string;
   readonly path: Path;
-  readonly says: string;
-  readonly mend: string;
+  readonly says: Message<'checks'>;
+  readonly mend: Message<'checks'>;
   /** The mend as a change, where there is only one. */
   readonly fix?: Patch;
 }
 
 export interface Found {
   readonly path: Path;
-  readonly says: string;
-  readonly mend: string;
+  readonly says: Message<'checks'>;
+  readonly mend: Message<'checks'>;
   readonly fix?: Patch;
 }
 

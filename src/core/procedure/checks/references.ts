@@ -1,6 +1,7 @@
 import type { Model } from '../model';
 import type { Path } from '../patch';
 import { problem, type ModelProblem } from './problem';
+import { message } from '@/core/shared/message';
 
 type Kind = 'face' | 'part' | 'joint' | 'operation' | 'revision' | 'configuration' | 'variant' | 'posture';
 type Known = Readonly<Record<Kind, ReadonlySet<string>>>;
@@ -25,8 +26,8 @@ function doubleIds(model: Model): ModelProblem[] {
         return [
           problem(model, 'double-id', {
             path: [list, index],
-            says: `The id “${id}” is used twice.`,
-            mend: `Give one of the two another id, as “${free}”.`,
+            says: message('checks.idUsedTwice', { id }),
+            mend: message('checks.giveOneTwoAnotherId', { free }),
             fix: [{ path: [list, index, 'id'], value: free }],
           }),
         ];
@@ -55,8 +56,8 @@ function danglingIds(model: Model): ModelProblem[] {
   return lostReferences(model, known).map(([kind, id, path]) =>
     problem(model, 'dangling-id', {
       path,
-      says: `There is no ${kind} “${id}”.`,
-      mend: `Add the ${kind}, or name one that exists.`,
+      says: message('checks.thereNo', { kind, id }),
+      mend: message('checks.addOrNameOneThat', { kind }),
       ...(typeof path.at(-1) === 'number' && { fix: [{ path, value: undefined }] }),
     }),
   );

@@ -3,6 +3,7 @@ import type { Operation } from '../operations';
 import type { WalkFault } from '../walk';
 import { problem, type ModelProblem } from './problem';
 import type { View } from './views';
+import { message } from '@/core/shared/message';
 
 /** Whether the graph can be walked, and whether joints and parts are then in the state that each operation expects. */
 export function checkStructure(model: Model, views: readonly View[]): readonly ModelProblem[] {
@@ -35,8 +36,8 @@ function stuckOperations(model: Model, views: readonly View[], at: At): ModelPro
       return [
         problem(model, 'cycle', {
           path: at(id),
-          says: `“${title || id}” waits, directly or by others, for itself.`,
-          mend: 'Take one arc of the circle away.',
+          says: message('checks.waitsDirectlyOrByOthers', { id: title || id }),
+          mend: message('checks.takeOneArcCircleAway'),
           ...(arc !== -1 && { fix: [{ path: [...at(id), 'after', arc], value: undefined }] }),
         }),
       ];
@@ -45,8 +46,8 @@ function stuckOperations(model: Model, views: readonly View[], at: At): ModelPro
     return [
       problem(model, 'unreachable', {
         path: at(id),
-        says: `“${title || id}” can never be done: its conditions or the steps it needs exclude each other.`,
-        mend: 'Loosen its condition, or take the arc away that cannot be met.',
+        says: message('checks.canNeverBeDoneIts', { id: title || id }),
+        mend: message('checks.loosenItsConditionOrTake'),
       }),
     ];
   });
@@ -76,8 +77,8 @@ function neverFreed(model: Model): ModelProblem[] {
       : [
           problem(model, 'never-freed', {
             path: ['parts', index],
-            says: `No operation frees the ${name || id}.`,
-            mend: 'Add it to the parts that a step frees.',
+            says: message('checks.noOperationFrees', { id: name || id }),
+            mend: message('checks.addToPartsThatStep'),
           }),
         ],
   );
@@ -92,29 +93,29 @@ function faultProblem(model: Model, fault: WalkFault, at: At): ModelProblem {
     case 'closed-twice':
       return problem(model, 'closed-twice', {
         path: [...place, 'closes'],
-        says: `“${fault.joint}” is closed already when this step closes it.`,
-        mend: 'Open it first, or take it out of this step.',
+        says: message('checks.closedAlreadyWhenThisStep', { joint: fault.joint }),
+        mend: message('checks.openFirstOrTakeOut'),
         fix: [{ path: [...place, 'closes', (operation.closes ?? []).indexOf(fault.joint)], value: undefined }],
       });
     case 'freed-twice':
       return problem(model, 'freed-twice', {
         path: [...place, 'frees'],
-        says: `The part “${fault.part}” is out already when this step frees it.`,
-        mend: 'Let one step free it; a refit lays it back in between.',
+        says: message('checks.partOutAlreadyWhenThis', { part: fault.part }),
+        mend: message('checks.letOneStepFreeRefit'),
         fix: [{ path: [...place, 'frees', operation.frees.indexOf(fault.part)], value: undefined }],
       });
     case 'refit-not-out':
       return problem(model, 'refit-not-out', {
         path: [...place, 'refits'],
-        says: `The part “${fault.part}” is not out when this step lays it back.`,
-        mend: 'Free it first, or take the refit away.',
+        says: message('checks.partNotOutWhenThis', { part: fault.part }),
+        mend: message('checks.freeFirstOrTakeRefit'),
         fix: [{ path: [...place, 'refits', (operation.refits ?? []).indexOf(fault.part)], value: undefined }],
       });
     case 'hidden':
       return problem(model, 'hidden-joint', {
         path: [...place, 'opens'],
-        says: `“${fault.joint}” is opened while what lies over it is still on.`,
-        mend: 'Let an earlier step take the cover off.',
+        says: message('checks.openedWhileWhatLiesOver', { joint: fault.joint }),
+        mend: message('checks.letEarlierStepTakeCover'),
       });
     case 'still-held':
       return stillHeld(model, place, fault.part, fault.joint, operation.opens.length);
@@ -130,8 +131,8 @@ const stillHeld = (
 ): ModelProblem =>
   problem(model, 'still-held', {
     path: [...place, 'frees'],
-    says: `“${joint}” still holds the part “${part}” when it is freed.`,
-    mend: 'Let this or an earlier step open the joint.',
+    says: message('checks.stillHoldsPartWhenFreed', { joint, part }),
+    mend: message('checks.letThisOrEarlierStep'),
     fix: [{ path: [...place, 'opens', opensCount], value: joint }],
   });
 
@@ -159,8 +160,8 @@ const openedTwice = (
 ): ModelProblem =>
   problem(model, 'opened-twice', {
     path: [...place, 'opens'],
-    says: `“${joint}” can be open already when this step opens it.`,
-    mend: 'Take it out of this step, or list it under “opens if shut”.',
+    says: message('checks.canBeOpenAlreadyWhen', { joint }),
+    mend: message('checks.takeOutThisStepOr'),
     fix: [
       { path: [...place, 'opens', operation.opens.indexOf(joint)], value: undefined },
       { path: [...place, 'opensIfShut'], value: [...(operation.opensIfShut ?? []), joint] },
@@ -197,12 +198,12 @@ function blockedMotions(model: Model, view: View, at: At): ModelProblem[] {
       return [
         problem(model, 'motion-blocked', {
           path: [...at(id), 'blockedBy'],
-          says: `The part “${part}” can still be in the way of this motion.`,
-          mend: 'Let the step wait until that part is out.',
+          says: message('checks.partCanStillBeIn', { part }),
+          mend: message('checks.letStepWaitUntilThat'),
           fix: [
             {
               path: [...at(id), 'after', after.length],
-              value: { any: freers, reason: 'physical', because: 'It is in the way of the motion.' },
+              value: { any: freers, reason: 'physical', because: message('checks.inWayMotion') },
             },
           ],
         }),
@@ -225,9 +226,9 @@ function impossiblePostures(model: Model, view: View, at: At): ModelProblem[] {
         path: [...at(id), 'posture'],
         says:
           gone === undefined
-            ? `“${posture.name}” needs “${shut}” open, and it can still be shut.`
-            : `“${posture.name}” needs the part “${gone}”, and it is out by then.`,
-        mend: 'Choose another posture, or another place in the order.',
+            ? message('checks.needsOpenAndCanStill', { name: posture.name, shut })
+            : message('checks.needsPartAndOutBy', { name: posture.name, gone }),
+        mend: message('checks.chooseAnotherPostureOrAnother'),
       }),
     ];
   });

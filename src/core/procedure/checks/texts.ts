@@ -1,6 +1,7 @@
 import type { Model } from '../model';
 import type { Path } from '../patch';
 import { problem, type ModelProblem } from './problem';
+import { message } from '@/core/shared/message';
 
 /** Names that are empty, and texts with markup or control characters. */
 export function checkTexts(model: Model): readonly ModelProblem[] {
@@ -23,7 +24,11 @@ function missing(model: Model): ModelProblem[] {
   return named
     .filter(([text]) => text.trim() === '')
     .map(([, path]) =>
-      problem(model, 'text-missing', { path, says: `The ${path.at(-1)} is empty.`, mend: 'Write it.' }),
+      problem(model, 'text-missing', {
+        path,
+        says: message('checks.empty', { path: path.at(-1) }),
+        mend: message('checks.write'),
+      }),
     );
 }
 
@@ -57,7 +62,7 @@ function marked(model: Model): ModelProblem[] {
 const markupProblem = (model: Model, text: string, match: string, path: Path): ModelProblem =>
   problem(model, 'markup', {
     path,
-    says: `There is markup or a control character in the text: ${JSON.stringify(match)}.`,
-    mend: 'Write plain text; it is shown as it stands.',
+    says: message('checks.thereMarkupOrControlCharacter', { match: JSON.stringify(match) }),
+    mend: message('checks.writePlainTextShownAs'),
     fix: [{ path, value: text.replaceAll(new RegExp(markup, 'gi'), '').trim() }],
   });

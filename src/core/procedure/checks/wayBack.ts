@@ -4,6 +4,7 @@ import type { Path } from '../patch';
 import { electricalKinds, type JointKind } from '../vocabulary';
 import type { Pass, View } from './views';
 import { problem, type ModelProblem } from './problem';
+import { message, type Message } from '@/core/shared/message';
 
 /** The order of the way back, its gates, and that what went out goes in. */
 export function checkWayBack(model: Model, views: readonly View[]): readonly ModelProblem[] {
@@ -16,8 +17,8 @@ export function checkWayBack(model: Model, views: readonly View[]): readonly Mod
         return [
           problem(model, 'back-circle', {
             path: [...at(pass.circle), 'back', 'after'],
-            says: `On the way back “${pass.circle.title}” waits for itself.`,
-            mend: 'Take one of the conditions away.',
+            says: message('checks.onWayBackWaitsFor', { title: pass.circle.title }),
+            mend: message('checks.takeOneConditionsAway'),
             fix: [{ path: [...at(pass.circle), 'back', 'after'], value: undefined }],
           }),
         ];
@@ -59,9 +60,9 @@ function cables(model: Model, closing: Closing, at: At): ModelProblem[] {
       return [
         problem(model, 'plugged-before-threaded', {
           path: [...at(plug.operation), 'back'],
-          says: `“${joint.leadsTo}” is plugged before its cable is through “${joint.id}”.`,
-          mend: `Let the plug wait on the way back for “${own.operation.id}”.`,
-          fix: [waitFor(plug.operation, own.operation, 'The cable goes through first.', at)],
+          says: message('checks.pluggedBeforeItsCableThrough', { leadsTo: joint.leadsTo, id: joint.id }),
+          mend: message('checks.letPlugWaitOnWay', { id: own.operation.id }),
+          fix: [waitFor(plug.operation, own.operation, message('checks.cableGoesThroughFirst'), at)],
         }),
       ];
     }
@@ -69,9 +70,9 @@ function cables(model: Model, closing: Closing, at: At): ModelProblem[] {
       return [
         problem(model, 'stuck-before-plugged', {
           path: [...at(own.operation), 'back'],
-          says: `The cable is stuck down at “${joint.id}” before it is plugged at “${joint.leadsTo}”.`,
-          mend: `Let it wait on the way back for “${plug.operation.id}”.`,
-          fix: [waitFor(own.operation, plug.operation, 'Plugged first, then stuck down.', at)],
+          says: message('checks.cableStuckDownAtBefore', { id: joint.id, leadsTo: joint.leadsTo }),
+          mend: message('checks.letWaitOnWayBack', { id: plug.operation.id }),
+          fix: [waitFor(own.operation, plug.operation, message('checks.pluggedFirstThenStuckDown'), at)],
         }),
       ];
     }
@@ -79,7 +80,7 @@ function cables(model: Model, closing: Closing, at: At): ModelProblem[] {
   });
 }
 
-const waitFor = (operation: Operation, other: Operation, because: string, at: At) => ({
+const waitFor = (operation: Operation, other: Operation, because: Message<'checks'>, at: At) => ({
   path: [...at(operation), 'back', 'after'],
   value: [...(operation.back?.after ?? []), { operation: other.id, because }],
 });
@@ -96,8 +97,8 @@ function gates(model: Model, { back }: Pass, kindOf: ReadonlyMap<string, JointKi
       ? [
           problem(model, 'sealed-before-gate', {
             path: [...at(early), 'back', 'seals'],
-            says: `“${early.back?.title}” seals before the first gate.`,
-            mend: 'Put the gate before it.',
+            says: message('checks.sealsBeforeFirstGate', { title: early.back?.title }),
+            mend: message('checks.putGateBefore'),
             fix: [{ path: [...at(early), 'back', 'gate'], value: back[firstGate]?.back?.gate }],
           }),
         ]
@@ -108,8 +109,8 @@ function gates(model: Model, { back }: Pass, kindOf: ReadonlyMap<string, JointKi
       return [
         problem(model, 'power-after-gate', {
           path: [...at(operation), 'back', 'gate'],
-          says: 'After this gate the power is still on, and board or cable work follows.',
-          mend: 'Say how it goes off again.',
+          says: message('checks.afterThisGatePowerStill'),
+          mend: message('checks.sayHowGoesOffAgain'),
           fix: [{ path: [...at(operation), 'back', 'gate', 'offAgain'], value: model.proofOfOff }],
         }),
       ];
@@ -140,8 +141,8 @@ function balance(
       return [
         problem(model, 'out-in', {
           path: [...at(operation), 'back'],
-          says: `The ${kindOf.get(joint)} “${joint}” comes off here and nothing puts it back.`,
-          mend: 'Close it on the way back, or say that it is left and why.',
+          says: message('checks.comesOffHereAndNothing', { joint: kindOf.get(joint), joint2: joint }),
+          mend: message('checks.closeOnWayBackOr'),
           fix: [closeAgain(operation, joint, at)],
         }),
       ];
@@ -152,8 +153,8 @@ function balance(
         .map((joint) =>
           problem(model, 'out-in', {
             path: [...at(operation), 'back', 'closes'],
-            says: `“${joint}” is closed on the way back and was never opened.`,
-            mend: 'Take it away, or open it on the way out.',
+            says: message('checks.closedOnWayBackAnd', { joint }),
+            mend: message('checks.takeAwayOrOpenOn'),
           }),
         ),
     ),
@@ -165,6 +166,11 @@ function closeAgain(operation: Operation, joint: string, at: At) {
   if (back?.closes) return { path: [...at(operation), 'back', 'closes', back.closes.length], value: joint };
   return {
     path: [...at(operation), 'back'],
-    value: { title: `Back: ${operation.title}`, detail: '', minutes: operation.minutes, consumables: [] },
+    value: {
+      title: message('checks.back', { title: operation.title }),
+      detail: '',
+      minutes: operation.minutes,
+      consumables: [],
+    },
   };
 }

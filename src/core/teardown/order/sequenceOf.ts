@@ -22,7 +22,7 @@ const hands = 'Hands';
 const upright = '';
 
 /**
- * The problem of ordering some operations: tools, faces and postures as numbers, minutes from the model and the house.
+ * The problem of ordering some operations: tools, faces and postures as numbers, minutes from the model and the house rules.
  *
  * Half of a tool change is putting down and half taking up, so bare hands cost half of one on each side. A posture costs
  * its own minutes to take up and half of them to leave.

@@ -1,3 +1,5 @@
+import type { Found } from '@/core/findings/mark';
+import { capIn, cappedMix, oddsIn } from '@/core/findings/partHarm';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { ResistanceCount } from '../policy/learnedOdds';
@@ -25,6 +27,7 @@ export interface PlanGround {
 /**
  * Worth and chance of every part of a model that has a price, for a unit of one configuration.
  *
+ * What was found on the unit lowers both: by its cap, and by our estimate of the odds.
  * A part that was never sought has the chance of an unseen one; what its way out risks is not in that.
  */
 export function knowledgeOf(
@@ -32,13 +35,17 @@ export function knowledgeOf(
   configuration: string | null,
   { shares, unseen, market }: PlanGround,
   rules: HouseRules,
+  found: Found = { marks: [] },
 ): readonly PartKnowledge[] {
   const absent = new Set(model.configurations.find(({ id }) => id === configuration)?.absentParts ?? []);
   return model.parts.flatMap((part) => {
-    const price = absent.has(part.id) ? undefined : priceOfPart(part, rules.gradeMix);
+    const cap = capIn(model, part, found)?.grade;
+    const price = absent.has(part.id) ? undefined : priceOfPart(part, cappedMix(rules.gradeMix, cap));
     if (price === undefined) return [];
     const seen = shares[part.id];
-    const { share, low, high } = seen ?? unseen;
+    const known = seen ?? unseen;
+    const odds = cap === 'X' ? 0 : oddsIn(model, part, found);
+    const [share, low, high] = [known.share * odds, known.low * odds, known.high * odds];
     const soundCents = worthToday(price, market[part.interchange] ?? { stock: 0, usedPerMonth: null }, rules);
     return [{ part: part.id, soundCents, chance: share, lowChance: low, highChance: high, isSeen: seen !== undefined }];
   });

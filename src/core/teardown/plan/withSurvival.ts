@@ -4,6 +4,7 @@ import { besideHand } from '../order/sequenceOf';
 import type { OperationOrder } from '../orderOperations';
 import { payingParts, type ChoiceGround, type Prize } from '../worth/payingParts';
 import { worthAlong, type Valued } from '../worth/survival';
+import type { SparingArc } from '@/core/teardown/explainOperation';
 
 /** How far the additive choice is from what its order really brings, and what was done about it. */
 export interface Correction {
@@ -100,11 +101,7 @@ const barring = (ground: ChoiceGround, id: string): ChoiceGround => ({
 function withPartFirst(chosen: readonly Operation[], risky: Operation, part: string): readonly Operation[] | null {
   const freeing = chosen.filter(({ id, frees }) => id !== risky.id && frees.includes(part)).map(({ id }) => id);
   if (freeing.length === 0) return null;
-  const arc = {
-    any: freeing,
-    reason: 'protective' as const,
-    because: `It could break the ${part}, which is freed before.`,
-  };
+  const arc: SparingArc = { any: freeing, reason: 'protective', because: '', spares: part };
   const arranged = chosen.map((operation) =>
     operation.id === risky.id ? { ...operation, after: [...operation.after, arc] } : operation,
   );

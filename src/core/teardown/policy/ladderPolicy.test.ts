@@ -1,16 +1,10 @@
 import fc from 'fast-check';
 import { shippedModels } from '../../../../tests/support/models';
 import { Chance } from '@/core/shared/chance';
-import { drawTriangle } from '@/core/simulation/simulateTeardown';
-import {
-  ladderPolicy,
-  moveAt,
-  stagesOf,
-  startingOdds,
-  triangleShare,
-  type LadderPolicy,
-  type Stage,
-} from './ladderPolicy';
+import { drawTriangle } from '@/core/statistics/triangle';
+import { triangleShare } from '@/core/statistics/triangleShare';
+import { ladderPolicy, stagesOf, startingOdds, type LadderPolicy, type Stage } from './ladderPolicy';
+import { moveAt } from './moveAt';
 
 const labour = 50;
 const stageOf = (given: Partial<Stage> = {}): Stage => ({

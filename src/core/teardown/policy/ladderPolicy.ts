@@ -1,6 +1,8 @@
 import type { Minutes, Operation } from '@/core/procedure/operations';
 import type { Finding } from '@/core/procedure/vocabulary';
 import { attendedMinutes } from '../attendedMinutes';
+import { message, type Wording } from '@/core/shared/message';
+import { triangleShare } from '@/core/statistics/triangleShare';
 
 /** Chance that a joint yields at all to the usual way, to each further rung, and to a more practised hand. */
 export interface YieldOdds {
@@ -14,7 +16,7 @@ export const startingOdds: YieldOdds = { usual: 0.85, rung: 0.6, practised: 0.7 
 
 /** One way of getting a joint to yield: the usual one, a rung of its ladder, or another person's hand. */
 export interface Stage {
-  readonly says: string;
+  readonly says: Wording<'sheet'>;
   /** Time until it yields, if it yields to this at all. */
   readonly minutes: Minutes;
   readonly yields: number;
@@ -40,7 +42,7 @@ export interface LadderPolicy {
   readonly yieldChance: number;
   readonly breakChance: number;
   /** Where it ends when it does not yield. */
-  readonly stop: string;
+  readonly stop: Wording<'sheet'>;
 }
 
 /** Steps of the clock of the decision, in minutes. */
@@ -53,7 +55,7 @@ const tick = 0.05;
 export function handOverStage(stages: readonly Stage[], odds: YieldOdds, minutes: number, labourCents: number): Stage {
   const [usual] = stages as readonly [Stage];
   return {
-    says: 'Hand it over',
+    says: message('sheet.handOver'),
     minutes: usual.minutes,
     yields: odds.practised,
     breakage: (stages.at(-1) as Stage).breakage / 2,
@@ -98,7 +100,7 @@ export function ladderPolicy(
   stages: readonly Stage[],
   behindCents: number,
   labourCents: number,
-  stop = 'Stop here.',
+  stop: Wording<'sheet'> = message('sheet.stopHere'),
   other: Stage | null = null,
 ): LadderPolicy {
   const nothing: LadderPolicy = { stages: [], cents: 0, minutes: 0, yieldChance: 0, breakChance: 0, stop };
@@ -166,20 +168,4 @@ function within(
 function yieldWithin({ yields, minutes }: Stage, from: number, to: number): number {
   const before = yields * triangleShare(minutes, from);
   return before >= 1 ? 1 : (yields * triangleShare(minutes, to) - before) / (1 - before);
-}
-
-/** Share of a triangle that lies before a moment. */
-export function triangleShare({ low, likely, high }: Minutes, at: number): number {
-  if (at <= low) return at < low || high > low ? 0 : 1;
-  if (at >= high) return 1;
-  return at <= likely
-    ? (at - low) ** 2 / ((high - low) * (likely - low))
-    : 1 - (high - at) ** 2 / ((high - low) * (high - likely));
-}
-
-/** What to do now, from the stage that is tried and the minutes spent on it. */
-export function moveAt(policy: LadderPolicy, stage: number, minutesSpent: number): Move {
-  const plan = policy.stages[stage];
-  if (!plan) return 'stop';
-  return minutesSpent < plan.leaveAt ? 'go-on' : plan.then;
 }

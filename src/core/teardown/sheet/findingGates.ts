@@ -1,54 +1,46 @@
-import type { Minutes } from '@/core/procedure/operations';
+import { findingRules } from '@/core/findings/rules';
 import type { Finding } from '@/core/procedure/vocabulary';
 import { emptyGate, stepIdOf, type SheetStep } from './sheetStep';
+import { message, type Wording } from '@/core/shared/message';
 
-interface FindingGate {
-  readonly id: string;
-  readonly title: string;
-  readonly detail: string;
-  readonly why: string;
-  readonly minutes: Minutes;
+interface GateWords {
+  readonly title: Wording<'sheet'>;
+  readonly detail: Wording<'sheet'>;
+  readonly why: Wording<'sheet'>;
 }
 
 /** What a finding asks for before anything goes back: what was seen is not closed in. */
-const findingGates: Partial<Record<Finding, FindingGate>> = {
+const gateWords: Partial<Record<Finding, GateWords>> = {
   swelling: {
-    id: 'flat-after-swelling',
-    title: 'Gate: flat after the swollen cell',
-    detail: 'Frame, cover, keyboard and touchpad under the flatness gauge; no splinter and no fluid in the bay.',
-    why: 'A bent frame bends the new cell.',
-    minutes: { low: 2, likely: 3, high: 6 },
+    title: message('sheet.gateFlatAfterSwollenBattery'),
+    detail: message('sheet.putFrameCoverKeyboardAnd'),
+    why: message('sheet.bentFrameBendsNewBattery'),
   },
   liquid: {
-    id: 'dry-after-liquid',
-    title: 'Gate: dry and clean after the liquid',
-    detail:
-      'Every plug, ribbon seat and indicator under the lens: no trace, no green or white; dry below the shields too.',
-    why: 'What is closed in wet corrodes under power.',
-    minutes: { low: 2, likely: 4, high: 8 },
+    title: message('sheet.gateDryAndCleanAfter'),
+    detail: message('sheet.lookAtEveryPlugRibbon'),
+    why: message('sheet.anythingClosedUpWetCorrodes'),
   },
   'opened-before': {
-    id: 'right-after-others',
-    title: 'Gate: as the model says, after an earlier repair',
-    detail: 'Screws by length against the model, shields and foils in place, no residue, no foreign part.',
-    why: 'Whoever was here before may have left the wrong screw in a shallow hole.',
-    minutes: { low: 1, likely: 2, high: 5 },
+    title: message('sheet.gateAsModelSaysAfter'),
+    detail: message('sheet.checkScrewLengthsAgainstModel'),
+    why: message('sheet.earlierRepairMayHaveLeft'),
   },
   dent: {
-    id: 'true-after-dent',
-    title: 'Gate: straight at the dent',
-    detail:
-      'The new panel lies dry in its frame: an even gap all round, no rocking. Otherwise straighten or change the frame.',
-    why: 'A panel that is pressed into a bent corner breaks there.',
-    minutes: { low: 1, likely: 2, high: 6 },
+    title: message('sheet.gateStraightAtDent'),
+    detail: message('sheet.dryFitNewPanelIn'),
+    why: message('sheet.panelPressedIntoBentCorner'),
   },
 };
 
-const gateOf = ({ id, ...says }: FindingGate, beside: SheetStep, round: number): SheetStep => ({
-  ...emptyGate(beside),
-  ...says,
-  id: stepIdOf('gate', id, round),
-});
+const allFindings = Object.keys(findingRules) as readonly Finding[];
+
+const gateOf = (finding: Finding, beside: SheetStep, round: number): SheetStep => {
+  const { gate } = findingRules[finding];
+  if (!gate) throw new RangeError(`gateOf: ${finding} asks for no check`);
+  const words = gateWords[finding] ?? { title: '', detail: '', why: '' };
+  return { ...emptyGate(beside), ...words, minutes: gate.minutes, id: stepIdOf('gate', gate.id, round) };
+};
 
 /**
  * The gates that findings ask for before the first step of the way back, without those that were passed.
@@ -61,12 +53,15 @@ export const gatesAfterFindings = (
   beside: SheetStep,
   roundOf: (gateId: string) => number,
 ): readonly SheetStep[] =>
-  (Object.entries(findingGates) as [Finding, FindingGate][]).flatMap(([finding, gate]) =>
-    findings.includes(finding) && !passed.has(gate.id) ? [gateOf(gate, beside, roundOf(gate.id))] : [],
-  );
+  allFindings.flatMap((finding) => {
+    const { gate } = findingRules[finding];
+    return gate && findings.includes(finding) && !passed.has(gate.id)
+      ? [gateOf(finding, beside, roundOf(gate.id))]
+      : [];
+  });
 
 /** The gate of a finding by its id, as it was passed; undefined for another kind of gate. */
 export function passedFindingGate(gateId: string, beside: SheetStep, round: number): SheetStep | undefined {
-  const found = Object.values(findingGates).find(({ id }) => id === gateId);
-  return found && gateOf(found, beside, round);
+  const finding = allFindings.find((entry) => findingRules[entry].gate?.id === gateId);
+  return finding && gateOf(finding, beside, round);
 }

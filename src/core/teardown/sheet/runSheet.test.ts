@@ -1,3 +1,4 @@
+import { say } from '@/words/catalogue/core/sheet';
 import { handset, laptop, phone, shippedModels } from '../../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
@@ -107,10 +108,9 @@ describe('planRunSheet', () => {
 
   test('says why: the target a step frees, or the one that waits for it', () => {
     const sheet = plan(phone, { targets: ['battery'] });
-    expect(sheet.steps.find(({ id }) => id === 'out:strip')?.why).toBe('Frees the battery.');
-    expect(sheet.steps.find(({ id }) => id === 'out:plate')?.why).toBe(
-      'The plate covers the plug. Needed for the battery.',
-    );
+    const why = (step: string) => say(sheet.steps.find(({ id }) => id === step)?.why ?? '');
+    expect(why('out:strip')).toBe('Frees the battery.');
+    expect(why('out:plate')).toBe('The plate covers the plug. Needed for the battery.');
   });
 
   test('consumables are summed over the way back', () => {

@@ -6,7 +6,7 @@ import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
 import { placeScrews, type Cup } from '@/core/screws/placeScrews';
 import { screwGroups } from '@/core/screws/screwGroups';
-import type { HouseRules, ScrewKeeping } from '@/core/shared/houseRules';
+import type { SheetRules, ScrewKeeping } from '@/core/shared/houseRules';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import { attendedMinutes, expectedMinutes } from '../attendedMinutes';
 import { takeable } from '../choice/closureProblem';
@@ -74,7 +74,7 @@ export interface SheetRequest extends Situation {
  * @param request  targets and situation
  * @refuses 'targets-unreachable'
  */
-export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRules): Outcome<RunSheet> {
+export function planRunSheet(model: Model, request: SheetRequest, rules: SheetRules): Outcome<RunSheet> {
   const { findings, targets, kept = [] } = request;
   const { standing, existing, wanted, isAllowed } = restOf(model, request);
   const chosen = chooseOperations(existing, wanted, (operation) => expectedMinutes(operation, findings), isAllowed);
@@ -88,7 +88,7 @@ export function planRunSheet(model: Model, request: SheetRequest, rules: HouseRu
     { postures: model.postures, findings, last, outParts: standing.outParts },
     rules,
     sheetBudget,
-    request.habit?.filter((id) => id.startsWith('out:')).map((id) => readStepId(id).id),
+    request.habit?.map(readStepId).flatMap(({ leg, id }) => (leg === 'out' ? [id] : [])),
   );
 
   const walked = walk(model, order, undefined, standing);

@@ -4,6 +4,7 @@ import type { Caution, Consumable, Debt, Gate, Minutes, Operation, Wait, WayBack
 import type { WalkStep } from '@/core/procedure/walk';
 import type { Cup } from '@/core/screws/placeScrews';
 import { explainOperation } from '../explainOperation';
+import { message, type Wording } from '@/core/shared/message';
 
 export const legs = ['out', 'gate', 'back'] as const;
 export type Leg = (typeof legs)[number];
@@ -14,10 +15,10 @@ export interface SheetStep {
   readonly id: string;
   readonly leg: Leg;
   readonly operationId: string | null;
-  readonly title: string;
-  readonly detail: string;
+  readonly title: Wording<'sheet'>;
+  readonly detail: Wording<'sheet'>;
   /** Why this step, generated from the graph. */
-  readonly why: string;
+  readonly why: Wording<'sheet'>;
   readonly tool: string;
   readonly face: string;
   readonly posture: string | null;
@@ -40,6 +41,12 @@ export const stepIdOf = (leg: Leg, id: string, round: number): string => `${leg}
 export function readStepId(stepId: string): { readonly leg: Leg; readonly id: string } {
   const [leg, rest = ''] = stepId.split(':') as [Leg, string?];
   return { leg, id: rest.split('~')[0] as string };
+}
+
+/** The id of a step in its first round: what is timed of all rounds together stands under it. */
+export function firstRoundOf(stepId: string): string {
+  const { leg, id } = readStepId(stepId);
+  return stepIdOf(leg, id, 1);
 }
 
 /** What the step really opens and frees: a joint that is open already is not counted or put in a cup again. */
@@ -96,8 +103,8 @@ export function backStep(
     detail: back.detail,
     why:
       operation.frees.length > 0
-        ? `Puts back the ${operation.frees.map((id) => getModelPart(model, id).name).join(' and the ')}.`
-        : 'Closes what was opened.',
+        ? message('sheet.putsBack', { parts: operation.frees.map((id) => getModelPart(model, id).name) })
+        : message('sheet.closesWhatWasOpened'),
     minutes: back.minutes,
     joints: jointsNamed(model, closes),
     frees: [],
@@ -113,9 +120,11 @@ export function ownGate(operationId: string, gate: Gate, beside: SheetStep, roun
   return {
     ...emptyGate(beside),
     id: stepIdOf('gate', operationId, round),
-    title: `Gate: ${gate.what}`,
-    detail: gate.powersOn ? `Power on, then off again: ${gate.offAgain ?? 'see the proof of off.'}` : gate.what,
-    why: `Next: ${beside.title}. What is wrong now is quick to reach.`,
+    title: message('sheet.gate', { what: gate.what }),
+    detail: gate.powersOn
+      ? message('sheet.powerOnThenOffAgain', { off: gate.offAgain ?? message('sheet.seeHowToConfirmOff') })
+      : gate.what,
+    why: message('sheet.nextFaultQuickToReach', { title: beside.title }),
   };
 }
 
@@ -143,9 +152,9 @@ export function debtGate(owed: Owed, beside: SheetStep, round: number): SheetSte
   return {
     ...emptyGate(beside),
     id: stepIdOf('gate', debtGateOf(owed), round),
-    title: `Owed: ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
-    detail: `It is right when: ${check}`,
-    why: `Owed since the way out; next: ${beside.title}.`,
+    title: message('sheet.owed', { says }),
+    detail: message('sheet.check', { check }),
+    why: message('sheet.owedSinceTeardownNext', { title: beside.title }),
     minutes: { low: minutes * 0.7, likely: minutes, high: minutes * 1.6 },
   };
 }
@@ -157,11 +166,9 @@ export function gateStep(model: Model, beside: SheetStep, seals: boolean, round:
   return {
     ...emptyGate(beside),
     id: stepIdOf('gate', sealGate, round),
-    title: seals ? 'Gate: test before sealing' : 'Gate: test before it leaves the bench',
-    detail: `Power on, look at the picture, touch each corner, charge for a moment. Then off: ${model.proofOfOff}`,
-    why: seals
-      ? 'The next step seals it: what is wrong now costs a second teardown later.'
-      : 'What is wrong now is quick to reach.',
+    title: message('sheet.gateTestBeforeSealing', { isSeals: seals ? 'yes' : 'no' }),
+    detail: message('sheet.powerOnCheckPictureTouch', { proofOfOff: model.proofOfOff }),
+    why: message('sheet.nextStepSealsFaultFound', { isSeals: seals ? 'yes' : 'no' }),
   };
 }
 

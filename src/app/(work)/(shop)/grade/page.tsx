@@ -2,8 +2,9 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readGrade } from '@/services/grade/readGrade';
 import { GradeScreen } from '@/ui/grade/GradeScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Grade · Plucky Parcel' };
+export const metadata = { title: words.gradePluckyParcel() };
 
 export default async function GradePage({ searchParams }: { readonly searchParams: Promise<{ part?: string }> }) {
   await guardPage();

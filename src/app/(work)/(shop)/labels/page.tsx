@@ -2,8 +2,9 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readPrinter } from '@/services/labels/readPrinter';
 import { PrinterScreen } from '@/ui/labels/PrinterScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Label printer · Plucky Parcel' };
+export const metadata = { title: words.labelPrinterPluckyParcel() };
 
 export default async function PrinterPage() {
   await guardPage('technician');

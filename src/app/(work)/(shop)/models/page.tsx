@@ -4,8 +4,9 @@ import { database } from '@/data/connection';
 import { readDrafts } from '@/services/drafts/readDrafts';
 import { findModels } from '@/services/models/findModels';
 import { ModelsScreen } from '@/ui/models/ModelsScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Models · Plucky Parcel' };
+export const metadata = { title: words.modelsPluckyParcel() };
 
 export default async function ModelsPage() {
   const person = await guardPage();

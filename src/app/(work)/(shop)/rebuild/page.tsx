@@ -1,9 +1,10 @@
 import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readSheets } from '@/services/bench/readSheets';
-import { SheetsScreen } from '@/ui/bench/SheetsScreen';
+import { SheetsScreen } from '@/ui/bench/setUp/SheetsScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Rebuild · Plucky Parcel' };
+export const metadata = { title: words.rebuildPluckyParcel() };
 
 export default async function RebuildPage() {
   await guardPage();

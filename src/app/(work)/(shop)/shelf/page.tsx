@@ -2,8 +2,9 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readShelf } from '@/services/shelf/readShelf';
 import { ShelfScreen } from '@/ui/shelf/ShelfScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Shelf · Plucky Parcel' };
+export const metadata = { title: words.shelfPluckyParcel() };
 
 export default async function ShelfPage({
   searchParams,

@@ -2,8 +2,9 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readTriage } from '@/services/triage/readTriage';
 import { TriageScreen } from '@/ui/triage/TriageScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Triage · Plucky Parcel' };
+export const metadata = { title: words.triagePluckyParcel() };
 
 export default async function TriagePage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
   const person = await guardPage();

@@ -2,10 +2,11 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readBench } from '@/services/bench/readBench';
 import { readMeanwhile } from '@/services/bench/readMeanwhile';
-import { BenchScreen } from '@/ui/bench/BenchScreen';
+import { BenchScreen } from '@/ui/bench/setUp/BenchScreen';
 import { UnknownTag } from '@/ui/things/UnknownTag';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Bench · Plucky Parcel' };
+export const metadata = { title: words.benchPluckyParcel() };
 
 export default async function BenchPage({ params }: { readonly params: Promise<{ unit: string }> }) {
   const person = await guardPage();

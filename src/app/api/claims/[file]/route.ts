@@ -12,8 +12,7 @@ interface Context {
 export const GET = guardRoute<Context>('technician', async (_request, _person, { params }) => {
   const { file } = await params;
   const [, id = '', format] = /^([0-9a-f-]{36})\.(pdf|csv)$/.exec(file) ?? [];
-  const from = process.env.PLUCKY_SHOP_NAME ?? 'Gullwharf Renewal';
-  const sheet = format ? await readClaim(database(), id, from) : undefined;
+  const sheet = format ? await readClaim(database(), id) : undefined;
   if (!sheet) return answerRefusal(refuse('not-found', { id: file.slice(0, 40) }), 404);
   return format === 'csv'
     ? new Response(writeClaimCsv(sheet), { headers: { 'content-type': 'text/csv; charset=utf-8' } })

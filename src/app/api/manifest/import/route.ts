@@ -1,13 +1,13 @@
 import { NextResponse } from 'next/server';
 import { answerRefusal, guardRoute } from '@/app/access';
-import type { BenchEvent } from '@/core/bench/events';
+import type { Fact } from '@/core/shop/facts';
 import { refuse } from '@/core/shared/outcome';
 import { database } from '@/data/connection';
 import { parseDto } from '@/dto/parseDto';
 import { ImportManifestDto, parseMapping } from '@/dto/dock/ImportManifestDto';
 import { previewManifest } from '@/services/dock/previewManifest';
 import { rememberColumns } from '@/services/dock/rememberColumns';
-import { recordEvent } from '@/services/events/recordEvent';
+import { recordFact } from '@/services/facts/recordFact';
 import { uploadedFile } from '../uploadedFile';
 
 /** Takes the good rows of a manifest in as one fact. The same id sent twice takes them in once. */
@@ -16,7 +16,7 @@ export const POST = guardRoute('technician', async (request, person) => {
   if (!file.ok) return answerRefusal(file);
   const { form, bytes, name } = file.value;
   const asked = parseDto(ImportManifestDto, {
-    eventId: form.get('eventId'),
+    factId: form.get('factId'),
     parcelId: form.get('parcelId'),
     expects: Number(form.get('expects')),
     takesGoodRowsOnly: form.get('takesGoodRowsOnly') === 'yes',
@@ -35,15 +35,15 @@ export const POST = guardRoute('technician', async (request, person) => {
     );
   }
   const now = new Date();
-  const event: BenchEvent<'lines-expected'> = {
-    id: asked.value.eventId,
+  const fact: Fact<'lines-expected'> = {
+    id: asked.value.factId,
     type: 'lines-expected',
     subjectId: asked.value.parcelId,
     expects: asked.value.expects,
     at: now.toISOString(),
     payload: { fileName: name, lines: read.value.lines },
   };
-  const outcome = await recordEvent(database(), person, event, now);
+  const outcome = await recordFact(database(), person, fact, now);
   // Said once, it holds for the supplier's next list too.
   if (outcome.ok && mapping.value)
     await rememberColumns(database(), asked.value.parcelId, { mapping: mapping.value, head });

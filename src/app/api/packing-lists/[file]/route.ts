@@ -13,10 +13,7 @@ interface Context {
 export const GET = guardRoute<Context>('viewer', async (_request, _person, { params }) => {
   const { file } = await params;
   const asked = splitTagFile(file);
-  const list =
-    asked?.format === 'pdf'
-      ? await readPackingList(database(), asked.tag, process.env.PLUCKY_SHOP_NAME ?? 'Gullwharf Renewal')
-      : undefined;
+  const list = asked?.format === 'pdf' ? await readPackingList(database(), asked.tag) : undefined;
   if (!list) return answerRefusal(refuse('unknown-tag', { tag: asked?.tag ?? file.slice(0, 20) }), 404);
   return new Response(new Uint8Array(await writePackingList(list)), { headers: { 'content-type': 'application/pdf' } });
 });

@@ -4,8 +4,9 @@ import { isAtLeastRole } from '@/core/people/roles';
 import { database } from '@/data/connection';
 import { readModelPage } from '@/services/models/readModelPage';
 import { ModelScreen } from '@/ui/models/ModelScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Model · Plucky Parcel' };
+export const metadata = { title: words.modelPluckyParcel() };
 
 export default async function ModelPage({ params }: { readonly params: Promise<{ id: string }> }) {
   const person = await guardPage();

@@ -3,8 +3,9 @@ import { database } from '@/data/connection';
 import { readThing } from '@/services/things/readThing';
 import { ThingScreen } from '@/ui/things/ThingScreen';
 import { UnknownTag } from '@/ui/things/UnknownTag';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Tag · Plucky Parcel' };
+export const metadata = { title: words.tagPluckyParcel() };
 
 export default async function ThingPage({ params }: { readonly params: Promise<{ tag: string }> }) {
   await guardPage();

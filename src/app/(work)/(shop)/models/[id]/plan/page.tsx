@@ -3,8 +3,9 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readPlanner } from '@/services/plans/readPlanner';
 import { PlannerScreen } from '@/ui/planner/PlannerScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Planner · Plucky Parcel' };
+export const metadata = { title: words.plannerPluckyParcel() };
 
 interface PlanPageProps {
   readonly params: Promise<{ id: string }>;

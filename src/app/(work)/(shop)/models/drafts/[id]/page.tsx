@@ -3,8 +3,9 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readDraft } from '@/services/drafts/readDraft';
 import { EditorScreen } from '@/ui/editor/EditorScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Draft · Plucky Parcel' };
+export const metadata = { title: words.draftPluckyParcel() };
 
 export default async function DraftPage({ params }: { readonly params: Promise<{ id: string }> }) {
   await guardPage('lead');

@@ -4,8 +4,9 @@ import { isAtLeastRole } from '@/core/people/roles';
 import { database } from '@/data/connection';
 import { readOpening } from '@/services/openings/readOpening';
 import { OpeningScreen } from '@/ui/opening/OpeningScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'First opening · Plucky Parcel' };
+export const metadata = { title: words.firstOpeningPluckyParcel() };
 
 export default async function OpeningPage({ params }: { readonly params: Promise<{ id: string }> }) {
   const person = await guardPage('technician');

@@ -3,8 +3,9 @@ import { guardPage } from '@/app/access';
 import { database } from '@/data/connection';
 import { readComparison } from '@/services/models/readComparison';
 import { CompareScreen } from '@/ui/models/CompareScreen';
+import * as words from '@/words/catalogue/app';
 
-export const metadata = { title: 'Two models · Plucky Parcel' };
+export const metadata = { title: words.compareModelsPluckyParcel() };
 
 export default async function ComparePage({ params }: { readonly params: Promise<{ id: string; other: string }> }) {
   await guardPage();

@@ -1,0 +1,4 @@
+import { writeWords } from './support/writeWords';
+
+/** Compiles the catalogue of words: `npm run words`. */
+writeWords();

@@ -1,0 +1,149 @@
+import type { Model } from '@/core/procedure/model';
+import type { Debt, Operation } from '@/core/procedure/operations';
+import type { ModelPart } from '@/core/procedure/parts';
+import { getModelPart } from '@/core/procedure/model';
+import type { Outcome } from '@/core/shared/outcome';
+import {
+  planRunSheet,
+  reachableTargets,
+  type RunSheet,
+  type SheetKind,
+  type SheetRequest,
+} from '@/core/teardown/sheet/runSheet';
+import { readStepId, type SheetStep } from '@/core/teardown/sheet/sheetStep';
+import type { FreedPart, ScrewTrouble, SheetState, Unit } from '../entities/entities';
+import { kindsFound, withFindings } from '@/core/findings/mark';
+import { scrapBy } from '@/core/findings/partHarm';
+import { message } from '@/core/shared/message';
+
+/** Sheets that were computed, by model. A sheet follows from the model and what was asked, so it is never out of date. */
+const made = new WeakMap<Model, Map<string, Outcome<RunSheet>>>();
+const mostPerModel = 64;
+
+/** What is asked of a sheet; the rest of a state counts when it is under way. */
+export type SheetAsked = Pick<SheetState, 'kind' | 'targets' | 'rules'> &
+  Partial<
+    Pick<SheetState, 'findings' | 'keeping' | 'screwTroubles' | 'reused' | 'kept' | 'barred' | 'again' | 'stepIds'>
+  >;
+
+type AboutUnit = Pick<Unit, 'revision' | 'configuration' | 'marks'> & Partial<Pick<Unit, 'found'>>;
+
+/** The run sheet a unit has, or would have, from its model version and what is known of it. */
+export function sheetOf(model: Model, unit: AboutUnit, asked: SheetAsked): Outcome<RunSheet> {
+  const request = requestOf(model, unit, asked);
+  const key = JSON.stringify({ ...request, rules: asked.rules, screwsOwed: [...(request.screwsOwed ?? [])] });
+  const sheets = made.get(model) ?? new Map<string, Outcome<RunSheet>>();
+  const known = sheets.get(key);
+  if (known) return known;
+  const sheet = planRunSheet(model, request, asked.rules);
+  if (sheets.size >= mostPerModel) sheets.clear();
+  made.set(model, sheets.set(key, sheet));
+  return sheet;
+}
+
+/** Of the targets of a sheet, those that are out or can still be freed. */
+export const stillReachable = (model: Model, unit: AboutUnit, asked: SheetAsked): readonly string[] =>
+  reachableTargets(model, requestOf(model, unit, asked));
+
+function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetRequest {
+  const findings = asked.findings ?? kindsFound(unit);
+  const { revision, configuration } = unit;
+  const { kind, targets, keeping, kept, barred, again, screwTroubles = [], reused, stepIds: habit } = asked;
+  const scrap = scrapBy(model, withFindings(unit, findings));
+  const screwsOwed = kind === 'rebuild' && screwTroubles.length > 0 ? owedForScrews(screwTroubles) : undefined;
+  return {
+    kind,
+    targets,
+    revision,
+    configuration,
+    findings,
+    scrap,
+    keeping,
+    kept,
+    barred,
+    again,
+    screwsOwed,
+    reused,
+    habit,
+  };
+}
+
+/** Screws that cannot go back as they are; a stuck one is still in. */
+const replaced: readonly ScrewTrouble['kind'][] = ['missing', 'stripped', 'foreign', 'short'];
+const minutesAScrew = 0.3;
+
+/** Fresh screws, where those that came out cannot go back; checked before their step is closed. */
+function owedForScrews(troubles: readonly ScrewTrouble[]): ReadonlyMap<string, Debt> {
+  const counts = new Map<string, number>();
+  for (const { stepId, kind, count } of troubles) {
+    const { leg, id } = readStepId(stepId);
+    if (leg === 'out' && replaced.includes(kind)) counts.set(id, (counts.get(id) ?? 0) + count);
+  }
+  return new Map(
+    [...counts].map(([id, count]) => [
+      id,
+      {
+        says: message('sheet.newScrewForThoseThat', { count }),
+        minutes: count * minutesAScrew,
+        check: message('sheet.headThreadAndLengthMatch'),
+      },
+    ]),
+  );
+}
+
+/** The step that is to be done now: the first of the sheet that is not done. */
+export function nextStep(steps: readonly SheetStep[], state: Pick<SheetState, 'doneStepIds'>): SheetStep | undefined {
+  return steps.find(({ id }) => !state.doneStepIds.includes(id));
+}
+
+/**
+ * The parts that get a tag when a step is done: on a teardown all that are worth something, on a rebuild only those that
+ * are being replaced (the rest is parked and goes back).
+ */
+export function partsToTag(model: Model, sheet: SheetState, step: Pick<SheetStep, 'frees'>): readonly ModelPart[] {
+  return (
+    step.frees
+      .map((id) => getModelPart(model, id))
+      .filter((part) => !part.singleUse && (part.valueCents !== undefined || part.data === true))
+      // What comes out once more has its tag.
+      .filter(
+        (part) => sheet.kind === 'teardown' || (sheet.targets.includes(part.id) && !sheet.again.includes(part.id)),
+      )
+  );
+}
+
+/** A step with what one of its ends frees beside its own. */
+export function stepEndedBy<S extends Pick<SheetStep, 'frees'>>(
+  step: S,
+  operation: Operation | undefined,
+  endId: string | undefined,
+): S {
+  const also = operation?.ends?.find(({ id }) => id === endId)?.frees ?? [];
+  return also.length === 0 ? step : { ...step, frees: [...new Set([...step.frees, ...also])] };
+}
+
+/** What the bench reports of a step's parts: sound, unless trouble was noted. */
+export function freedByStep(
+  model: Model,
+  sheet: SheetState,
+  step: Pick<SheetStep, 'frees'>,
+  makePartId: () => string,
+): readonly FreedPart[] {
+  return partsToTag(model, sheet, step).map(({ id }) => ({
+    partId: makePartId(),
+    partRef: id,
+    state: troubleOf(sheet, id)?.state ?? 'sound',
+  }));
+}
+
+export const troubleOf = (sheet: SheetState, partRef: string) =>
+  sheet.partTroubles.findLast((trouble) => trouble.partRef === partRef);
+
+/** Parts a donor is torn down for by default: all that have a worth, unless the configuration lacks them. */
+export function defaultTargets(model: Model, configuration: string | null): readonly string[] {
+  const absent = new Set(model.configurations.find(({ id }) => id === configuration)?.absentParts ?? []);
+  return model.parts.filter(({ id, valueCents }) => valueCents !== undefined && !absent.has(id)).map(({ id }) => id);
+}
+
+export const sheetKindAt = (stage: Unit['stage']): SheetKind | null =>
+  stage === 'teardown' ? 'teardown' : stage === 'rebuild' ? 'rebuild' : null;

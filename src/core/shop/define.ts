@@ -1,0 +1,75 @@
+import type { Change, World } from './world';
+import type { EntityKind } from '@/core/entities/entities';
+import type { Role } from '@/core/people/roles';
+import type { Outcome } from '@/core/shared/outcome';
+
+/** What every fact says beside its payload. */
+export interface Said<P> {
+  readonly id: string;
+  readonly subjectId: string;
+  /** When it happened by the bench's clock, ISO in UTC. */
+  readonly at: string;
+  /** The version of the house rules by which it was said; absent where the fact depends on none. */
+  readonly rulesVersion?: number;
+  readonly payload: P;
+}
+
+/** What a fact does, given the world it meets. */
+export type Effect<P> = (world: World, fact: Said<P>) => Outcome<readonly Change[]>;
+
+/** What a fact looks at or changes beside its subject: it is loaded, and locked, before the fact is judged. */
+export interface Involves {
+  readonly keys?: readonly { readonly kind: EntityKind; readonly id: string }[];
+  readonly parcelCode?: string;
+  readonly serial?: string;
+  readonly line?: { readonly parcelId: string; readonly lineNo: number };
+  readonly model?: { readonly modelId: string; readonly modelVersion: number };
+  readonly undoes?: string;
+  /** Units that wait on fixtures. */
+  readonly needsTimers?: boolean;
+  /** Whether the subject's serial was reported lost. */
+  readonly needsLostReports?: boolean;
+}
+
+/** What the server knows when it takes a fact in, and the log should keep. */
+export interface TakenIn {
+  readonly unitTags: readonly string[];
+  readonly partTags: readonly string[];
+  readonly changes: readonly Change[];
+}
+
+/** Everything there is to know of one kind of fact, but its request class (`dto/facts`) and its sentence (`words`). */
+export interface FactDefinition<P> {
+  /** The kind of thing it is about; null for an undo, which is about whatever the undone fact was about. */
+  readonly subject: EntityKind | null;
+  readonly makesSubject: boolean;
+  readonly saidBy: Role;
+  /** Whether a browser may send it. */
+  readonly isPosted: boolean;
+  /** Whether what it does depends on the house rules: the log then keeps by which version it was said. */
+  readonly usesRules: boolean;
+  readonly involves: (payload: P) => Involves;
+  readonly effect: Effect<P>;
+  /** How many new tags it needs. */
+  readonly tagsNeeded: (payload: P) => { readonly unit: number; readonly part: number };
+  /** The payload as the log keeps it. */
+  readonly completed: (payload: P, takenIn: TakenIn) => P;
+  /** Tags whose labels go to the printer with it. */
+  readonly printsLabels: (changes: readonly Change[]) => readonly string[];
+}
+
+type Given<P> = Pick<FactDefinition<P>, 'subject' | 'saidBy' | 'isPosted' | 'effect'> & Partial<FactDefinition<P>>;
+
+/** A row of the table of facts: what is left out is the plain case. */
+export const define = <P>(given: Given<P>): FactDefinition<P> => ({
+  makesSubject: false,
+  usesRules: false,
+  involves: () => ({}),
+  tagsNeeded: () => ({ unit: 0, part: 0 }),
+  completed: (payload) => payload,
+  printsLabels: () => [],
+  ...given,
+});
+
+/** A fact that says nothing more than that it happened. */
+export type Nothing = Readonly<Record<never, never>>;

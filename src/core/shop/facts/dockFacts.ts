@@ -1,0 +1,143 @@
+import { accept, refuse } from '@/core/shared/outcome';
+import type { Parcel, ParcelLine, Unit } from '@/core/entities/entities';
+import type { CostRule } from '@/core/shared/costRule';
+import { define, type Involves } from '../define';
+import { unitChange, type Change } from '../world';
+
+/** Dock: a parcel arrives, its expected list is read, its units get tags. */
+export const dockFacts = {
+  'parcel-made': define<{
+    readonly code: string;
+    readonly supplier: string;
+    readonly pricePaidCents: number;
+    readonly transportCents: number;
+    readonly receivedOn: string;
+  }>({
+    subject: 'parcel',
+    makesSubject: true,
+    saidBy: 'technician',
+    isPosted: true,
+    involves: ({ code }) => ({ parcelCode: code }),
+    effect: (world, { id, subjectId, payload }) => {
+      if (world.hasParcelCode(payload.code)) return refuse('code-taken', { code: payload.code });
+      const parcel: Parcel = {
+        id: subjectId,
+        ...payload,
+        lineCount: 0,
+        costRule: 'even',
+        isCounted: false,
+        version: 0,
+        lastFactId: id,
+      };
+      return accept([{ kind: 'parcel', id: subjectId, before: null, after: parcel }]);
+    },
+  }),
+
+  'lines-expected': define<{
+    readonly fileName: string;
+    readonly lines: readonly Pick<ParcelLine, 'lineNo' | 'maker' | 'model' | 'serial' | 'note'>[];
+  }>({
+    subject: 'parcel',
+    saidBy: 'technician',
+    /** The server alone reads a list from its file. */
+    isPosted: false,
+    effect: (world, { id, subjectId, payload }) => {
+      const parcel = world.find('parcel', subjectId);
+      if (!parcel) return refuse('not-found', { id: subjectId });
+      const lines = payload.lines.map((line): Change => {
+        const lineId = `${subjectId}/${line.lineNo}`;
+        const after: ParcelLine = { id: lineId, parcelId: subjectId, ...line, version: 0, lastFactId: id };
+        return { kind: 'line', id: lineId, before: null, after };
+      });
+      const taken = lines.find((line) => world.find('line', line.id));
+      if (taken) return refuse('line-taken', { line: taken.id.split('/').at(-1) ?? '' });
+      const counted: Parcel = { ...parcel, lineCount: parcel.lineCount + lines.length };
+      return accept([{ kind: 'parcel', id: subjectId, before: parcel, after: counted }, ...lines]);
+    },
+  }),
+
+  'cost-spread': define<{ readonly rule: CostRule }>({
+    subject: 'parcel',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, { subjectId, payload }) => {
+      const parcel = world.find('parcel', subjectId);
+      if (!parcel) return refuse('not-found', { id: subjectId });
+      return accept([{ kind: 'parcel', id: subjectId, before: parcel, after: { ...parcel, costRule: payload.rule } }]);
+    },
+  }),
+
+  'parcel-counted': define<{ readonly isCounted: boolean }>({
+    subject: 'parcel',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, { subjectId, payload }) => {
+      const parcel = world.find('parcel', subjectId);
+      if (!parcel) return refuse('not-found', { id: subjectId });
+      const after = { ...parcel, isCounted: payload.isCounted };
+      return accept([{ kind: 'parcel', id: subjectId, before: parcel, after }]);
+    },
+  }),
+
+  'unit-tagged': define<{ readonly parcelId: string; readonly lineNo: number | null; readonly tag?: string }>({
+    subject: 'unit',
+    makesSubject: true,
+    saidBy: 'technician',
+    isPosted: true,
+    involves: involvedInTagging,
+    tagsNeeded: () => ({ unit: 1, part: 0 }),
+    completed: (payload, { unitTags }) => ({ ...payload, tag: unitTags[0] }),
+    effect: (world, { id, subjectId, payload }) => {
+      if (!world.find('parcel', payload.parcelId)) return refuse('not-found', { id: payload.parcelId });
+      if (payload.lineNo !== null) {
+        if (!world.find('line', `${payload.parcelId}/${payload.lineNo}`))
+          return refuse('not-found', { id: payload.lineNo });
+        const holder = world.findUnitByLine(payload.parcelId, payload.lineNo);
+        if (holder) return refuse('line-taken', { line: payload.lineNo, tag: holder.tag });
+      }
+      const unit: Unit = {
+        id: subjectId,
+        tag: payload.tag ?? '…',
+        parcelId: payload.parcelId,
+        lineNo: payload.lineNo,
+        stage: 'triage',
+        modelId: null,
+        modelVersion: null,
+        revision: null,
+        configuration: null,
+        variant: null,
+        serial: null,
+        marks: [],
+        found: [],
+        photos: [],
+        tests: {},
+        disposition: null,
+        apartPlace: null,
+        isWiped: false,
+        isOwnershipSettled: false,
+        sheet: null,
+        timer: null,
+        assigned: {},
+        fitted: {},
+        proof: {},
+        saleGrade: null,
+        shipment: null,
+        version: 0,
+        lastFactId: id,
+      };
+      return accept([unitChange(null, unit)]);
+    },
+  }),
+};
+
+function involvedInTagging({
+  parcelId,
+  lineNo,
+}: {
+  readonly parcelId: string;
+  readonly lineNo: number | null;
+}): Involves {
+  const parcel = { kind: 'parcel', id: parcelId } as const;
+  if (lineNo === null) return { keys: [parcel] };
+  return { keys: [parcel, { kind: 'line', id: `${parcelId}/${lineNo}` }], line: { parcelId, lineNo } };
+}

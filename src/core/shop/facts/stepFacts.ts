@@ -1,0 +1,253 @@
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { getModelPart } from '@/core/procedure/model';
+import { screwName } from '@/core/screws/screwGroups';
+import { torqueState } from '@/core/screws/torqueState';
+import type {
+  FreedPart,
+  PartTrouble,
+  Resistance,
+  ScrewTrouble,
+  SheetState,
+  Skipped,
+  Unit,
+} from '@/core/entities/entities';
+import type { TorqueReading } from '@/core/screws/torqueState';
+import { define } from '../define';
+import { advance, handOn, stepAtHand, stepSpokenOf, type StepAtHand } from '../openSheet';
+import { fit, free, isThere, tagsOfNewParts, withTags } from '../stepParts';
+import { keptOf, keptStep, rungNow } from '@/core/sheet/replanSheet';
+import { partsToTag, sheetOf } from '@/core/sheet/sheetOf';
+import { unitChange } from '../world';
+import { message } from '@/core/shared/message';
+
+/** One step of a run sheet: tried, waited for, done, passed over, judged; and what went wrong in it. */
+export const stepFacts = {
+  'step-resisted': define<Resistance>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, fact) => {
+      const spoken = stepSpokenOf(world, fact);
+      if (!spoken.ok) return spoken;
+      const { unit, sheet, step, operation } = spoken.value;
+      // The ladder is one of opening: on the way back there is none.
+      const rungs = step.leg === 'out' ? (operation?.ladder?.rungs.length ?? 0) : 0;
+      const before = rungNow(sheet, step.id);
+      if (fact.payload.rung !== before + 1 || fact.payload.rung > rungs)
+        return refuse('no-further-rung', { tag: unit.tag });
+      return accept([
+        unitChange(unit, { ...unit, sheet: { ...sheet, resistances: [...sheet.resistances, fact.payload] } }),
+      ]);
+    },
+  }),
+
+  'step-done': define<{
+    readonly stepId: string;
+    /** Worked on it, without breaks. */
+    readonly seconds: number;
+    readonly freed: readonly FreedPart[];
+    /** Which of the ways in which the operation can end it was, when it was not the usual one. */
+    readonly endId?: string;
+    /** Breaks in between. */
+    readonly awaySeconds?: number;
+    /** Nobody said whether a long stretch was work or break: it took at least `seconds`, and perhaps longer. */
+    readonly isCensored?: boolean;
+  }>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    tagsNeeded: ({ freed }) => ({ unit: 0, part: freed.filter(isThere).length }),
+    completed: (payload, { partTags }) => ({ ...payload, freed: withTags(payload.freed, partTags) }),
+    printsLabels: tagsOfNewParts,
+    effect: (world, fact) => {
+      const found = stepAtHand(world, fact);
+      if (!found.ok) return found;
+      const { unit, sheet, step, operation } = found.value;
+      if (step.leg === 'gate') return refuse('gate-not-passed', { tag: unit.tag });
+      const { endId } = fact.payload;
+      if (endId !== undefined && !(step.leg === 'out' && operation?.ends?.some(({ id }) => id === endId)))
+        return refuse('bad-input', { field: 'endId', says: message('refusals.thisStepHasNoSuch') });
+      const [loose] = step.leg === 'back' ? torqueState(step.id, step.joints, sheet.torques).open : [];
+      if (loose) return refuse('torque-open', { screw: screwName(loose.screw), reading: loose.reading ?? 0 });
+      const placed = step.leg === 'back' ? fit(world, unit, step) : accept({ unit, parts: [] });
+      if (!placed.ok) return placed;
+      const freed = step.leg === 'out' ? free(found.value, fact.payload.freed, endId) : accept([]);
+      if (!freed.ok) return freed;
+      const airedFrom = unit.timer?.stepId === step.id ? unit.timer.beganAt : fact.at;
+      const aired = step.leg === 'out' ? withSolvent(sheet, operation?.solvent?.ventilateMinutes, airedFrom) : sheet;
+      const after =
+        endId === undefined
+          ? accept(advance(placed.value.unit, aired, step.id))
+          : endOtherwise(found.value, aired, endId, placed.value.unit);
+      if (!after.ok) return after;
+      return accept([unitChange(unit, after.value), ...placed.value.parts, ...freed.value]);
+    },
+  }),
+
+  'step-skipped': define<Skipped>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, fact) => {
+      const found = stepAtHand(world, fact, true);
+      if (!found.ok) return found;
+      const { unit, model, sheet, step, steps } = found.value;
+      const { because } = fact.payload;
+      const isProofOfOff = step === steps[0] && step.leg === 'out' && step.joints.length + step.frees.length === 0;
+      // A gate is never passed over, nor the proof that it is off; what wanted parts need is only spared when it is so already.
+      const isNeeded = because === 'not-needed' && step.joints.length + step.frees.length + step.places.length > 0;
+      if (step.leg === 'gate' || isProofOfOff || isNeeded) return refuse('not-skipped', { tag: unit.tag });
+      const gone = partsToTag(model, sheet, step).map(({ id }): PartTrouble => ({
+        stepId: step.id,
+        partRef: id,
+        state: 'missing',
+        defectCode: null,
+      }));
+      const skipped = {
+        ...sheet,
+        skipped: [...sheet.skipped, fact.payload],
+        partTroubles: [...sheet.partTroubles, ...gone],
+      };
+      return accept([unitChange(unit, advance(unit, skipped, step.id))]);
+    },
+  }),
+
+  /** What is attended of a step is done, and it waits on a fixture. */
+  'wait-begun': define<{
+    readonly stepId: string;
+    readonly fixture: string;
+    readonly place: number;
+    readonly minutes: number;
+  }>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    involves: () => ({ needsTimers: true }),
+    effect: (world, fact) => {
+      const found = stepAtHand(world, fact);
+      if (!found.ok) return found;
+      const { unit, sheet, step, operation } = found.value;
+      if (!step.wait) return refuse('step-not-next', { tag: unit.tag });
+      if (unit.timer) return refuse('wait-running', { tag: unit.tag });
+      const { fixture, place, minutes } = fact.payload;
+      if (fixture !== step.wait.fixture)
+        return refuse('bad-input', {
+          field: 'fixture',
+          says: message('refusals.thisStepWaitsOnThe', { fixture: step.wait.fixture }),
+        });
+      const other = world.findUnitOnFixture(fixture, place);
+      // The bench itself is no fixture that could be taken.
+      if (other && fixture !== 'bench') return refuse('fixture-taken', { fixture, place, tag: other.tag });
+      const timer = { stepId: step.id, fixture, place, minutes, beganAt: fact.at };
+      const aired = step.leg === 'out' ? withSolvent(sheet, operation?.solvent?.ventilateMinutes, fact.at) : sheet;
+      return accept([unitChange(unit, { ...unit, timer, sheet: aired })]);
+    },
+  }),
+
+  'part-trouble': define<PartTrouble>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, fact) => {
+      const spoken = stepSpokenOf(world, fact);
+      if (!spoken.ok) return spoken;
+      const { unit, sheet } = spoken.value;
+      return accept([
+        unitChange(unit, { ...unit, sheet: { ...sheet, partTroubles: [...sheet.partTroubles, fact.payload] } }),
+      ]);
+    },
+  }),
+
+  'screw-trouble': define<ScrewTrouble>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, fact) => {
+      const spoken = stepSpokenOf(world, fact);
+      if (!spoken.ok) return spoken;
+      const { unit, model, sheet } = spoken.value;
+      const anew = { ...sheet, screwTroubles: [...sheet.screwTroubles, fact.payload] };
+      // On a rebuild it is owed on the way back, and so the sheet has a step more.
+      const planned = sheetOf(model, unit, anew);
+      if (!planned.ok) return planned;
+      const stepIds = planned.value.steps.map(({ id }) => id);
+      return accept([unitChange(unit, { ...unit, sheet: { ...anew, stepIds } })]);
+    },
+  }),
+
+  /** What the driver read at a screw on the way back; `isKept` when it is outside its limits and stays so. */
+  'torque-read': define<TorqueReading>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, fact) => {
+      const spoken = stepSpokenOf(world, fact);
+      if (!spoken.ok) return spoken;
+      const { unit, sheet, step } = spoken.value;
+      const { screws } = torqueState(step.id, step.joints, sheet.torques);
+      if (step.leg !== 'back' || !screws.some(({ screw }) => screw.id === fact.payload.jointId))
+        return refuse('bad-input', { field: 'jointId', says: message('refusals.noScrewOfThisStep') });
+      return accept([unitChange(unit, { ...unit, sheet: { ...sheet, torques: [...sheet.torques, fact.payload] } })]);
+    },
+  }),
+
+  /** Whether a part that is renewed as a rule came off so that it can be used again. */
+  'reuse-judged': define<{ readonly stepId: string; readonly partRef: string; readonly isReused: boolean }>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, fact) => {
+      const spoken = stepSpokenOf(world, fact);
+      if (!spoken.ok) return spoken;
+      const { unit, model, sheet, step } = spoken.value;
+      const { partRef, isReused } = fact.payload;
+      const isAsked = step.frees.includes(partRef) && getModelPart(model, partRef).reusableIf !== undefined;
+      if (!isAsked)
+        return refuse('bad-input', { field: 'partRef', says: message('refusals.thisStepAsksNothingAbout') });
+      const others = sheet.reused.filter((part) => part !== partRef);
+      const reused = isReused ? [...others, partRef] : others;
+      return accept([unitChange(unit, { ...unit, sheet: { ...sheet, reused } })]);
+    },
+  }),
+
+  'gate-judged': define<{ readonly stepId: string; readonly hasPassed: boolean }>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: (world, fact) => {
+      const found = stepAtHand(world, fact);
+      if (!found.ok) return found;
+      const { unit, sheet, step } = found.value;
+      if (step.leg !== 'gate') return refuse('step-not-next', { tag: unit.tag });
+      // A failed gate is a fact in the log and leaves the sheet where it is: nothing after it may be done.
+      const after = fact.payload.hasPassed ? advance(unit, sheet, step.id) : unit;
+      return accept([unitChange(unit, after)]);
+    },
+  }),
+};
+
+/** The sheet with its heat locked until the solvent is out of the air; a longer lock stays. */
+function withSolvent(sheet: SheetState, ventilateMinutes: number | undefined, from: string): SheetState {
+  if (ventilateMinutes === undefined) return sheet;
+  const until = new Date(Date.parse(from) + ventilateMinutes * 60_000).toISOString();
+  return sheet.heatLockedUntil !== null && sheet.heatLockedUntil >= until
+    ? sheet
+    : { ...sheet, heatLockedUntil: until };
+}
+
+/** The step is done, and because it ended otherwise than usual the rest is planned anew from there. */
+function endOtherwise(
+  { model, sheet, steps, step }: StepAtHand,
+  aired: SheetState,
+  end: string,
+  unit: Unit,
+): Outcome<Unit> {
+  const anew = {
+    ...aired,
+    doneStepIds: [...sheet.doneStepIds, step.id],
+    kept: [...keptOf(steps, sheet), { ...keptStep(step), end }],
+  };
+  const planned = sheetOf(model, unit, anew);
+  if (!planned.ok) return planned;
+  return accept(handOn({ ...unit, timer: null, sheet: { ...anew, stepIds: planned.value.steps.map(({ id }) => id) } }));
+}

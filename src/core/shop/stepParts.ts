@@ -1,0 +1,98 @@
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { message } from '@/core/shared/message';
+import type { FreedPart, Part, SheetState, Unit } from '@/core/entities/entities';
+import { hitsOf } from '@/core/findings/hits';
+import { withFindings } from '@/core/findings/mark';
+import { findingRules } from '@/core/findings/rules';
+import { getModelPart, type Model } from '@/core/procedure/model';
+import { partsToTag, stepEndedBy, troubleOf } from '@/core/sheet/sheetOf';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import type { StepAtHand } from './openSheet';
+import { partChange, type Change, type World } from './world';
+
+/** Makes the parts that came free. What is missing makes none; what is broken goes to scrap at once. */
+export function free(
+  { unit, model, sheet, step, operation }: StepAtHand,
+  reported: readonly FreedPart[],
+  endId: string | undefined,
+): Outcome<readonly Change[]> {
+  const expected = partsToTag(model, sheet, stepEndedBy(step, operation, endId)).map(({ id }) => id);
+  const refs = reported.map(({ partRef }) => partRef);
+  if (expected.length !== refs.length || expected.some((id) => !refs.includes(id))) {
+    return refuse('bad-input', {
+      field: 'freed',
+      says:
+        expected.length > 0
+          ? message('refusals.thisStepFrees', { parts: expected })
+          : message('refusals.thisStepFreesNothing'),
+    });
+  }
+  return accept(
+    reported
+      .filter(({ state }) => state !== 'missing')
+      .map((item) => partChange(null, freshPart(unit, model, sheet, item))),
+  );
+}
+
+function freshPart(unit: Unit, model: Model, sheet: SheetState, { partId, partRef, state, tag }: FreedPart): Part {
+  const modelPart = getModelPart(model, partRef);
+  const { category, interchange, data } = modelPart;
+  const isBroken = state === 'broken-by-us' || state === 'broken-before';
+  const trouble = troubleOf(sheet, partRef);
+  // A cell that swelled or was bent goes to the fire-safe place, whatever else it looks like.
+  const isHazard =
+    category === 'battery' &&
+    (sheet.findings.some((finding) => findingRules[finding].cellPlace === 'hazard') ||
+      trouble?.defectCode === 'cell-bent');
+  const limiting = isHazard ? 'hazard' : isBroken ? state : null;
+  return {
+    id: partId,
+    tag: tag ?? '…',
+    partRef,
+    modelId: model.id,
+    category,
+    interchange,
+    unitId: unit.id,
+    state,
+    place: isHazard ? 'hazard' : isBroken ? 'scrap' : 'grade',
+    readings: {},
+    grade: limiting === null ? null : 'X',
+    limiting,
+    bin: null,
+    assignedTo: null,
+    isDataCleared: data !== true || unit.isWiped,
+    findings: hitsOf(model, modelPart, withFindings(unit, sheet.findings)),
+    version: 0,
+    lastFactId: '',
+  };
+}
+
+/** On the way back the assigned part takes the place of the one that came out. */
+export function fit(
+  world: World,
+  unit: Unit,
+  step: SheetStep,
+): Outcome<{ readonly unit: Unit; readonly parts: readonly Change[] }> {
+  const slots = step.places.filter((slot) => unit.assigned[slot] !== undefined);
+  const parts = slots.map((slot) => world.find('part', unit.assigned[slot] as string));
+  if (parts.some((part) => part === undefined)) return refuse('not-found', { id: slots.join(', ') });
+  const fitted = { ...unit.fitted, ...Object.fromEntries(slots.map((slot) => [slot, unit.assigned[slot] as string])) };
+  const assigned = Object.fromEntries(Object.entries(unit.assigned).filter(([slot]) => !slots.includes(slot)));
+  return accept({
+    unit: { ...unit, fitted, assigned },
+    parts: (parts as Part[]).map((part) => partChange(part, { ...part, place: 'fitted', bin: null })),
+  });
+}
+
+export const isThere = ({ state }: FreedPart): boolean => state !== 'missing';
+
+export function withTags(freed: readonly FreedPart[], tags: readonly string[]): readonly FreedPart[] {
+  const left = [...tags];
+  return freed.map((item) => (isThere(item) ? { ...item, tag: left.shift() } : item));
+}
+
+export function tagsOfNewParts(changes: readonly Change[]): readonly string[] {
+  return changes.flatMap((change) =>
+    change.kind === 'part' && !change.before && change.after ? [change.after.tag] : [],
+  );
+}

@@ -1,0 +1,11 @@
+/* The functions without the package's makers of functions, which bring ten kilobytes of text formatting to every screen. */
+declare module '@stdlib/stats-base-dists-triangular-quantile/lib/main.js' {
+  import type quantile from '@stdlib/stats-base-dists-triangular-quantile';
+  const value: typeof quantile;
+  export default value;
+}
+declare module '@stdlib/stats-base-dists-triangular-variance/lib/main.js' {
+  import type variance from '@stdlib/stats-base-dists-triangular-variance';
+  const square: typeof variance;
+  export default square;
+}

@@ -1,0 +1,107 @@
+import type { Knex } from 'knex';
+import type { Fact, FactType, RecordedFact } from '@/core/shop/facts';
+import type { Change } from '@/core/shop/world';
+import { takeNumbers } from '@/data/counters';
+import type { FactRow } from '@/data/rows';
+
+export function toRecordedFact<T extends FactType>(row: FactRow<T>): RecordedFact<T> {
+  return {
+    id: row.id,
+    position: row.position,
+    type: row.type,
+    subjectId: row.subject_id,
+    expects: row.expects,
+    at: row.client_at.toISOString(),
+    personId: row.person_id,
+    bench: row.bench,
+    receivedAt: row.server_at.toISOString(),
+    payload: row.payload,
+    touched: row.touched,
+    ...(row.rules_version !== null && { rulesVersion: row.rules_version }),
+  };
+}
+
+export async function findFact(db: Knex, id: string): Promise<RecordedFact | undefined> {
+  const row = (await db('facts').where({ id }).first()) as FactRow | undefined;
+  return row && toRecordedFact(row);
+}
+
+/** Facts after a position, in order. Positions have no gaps, so nothing can appear behind a reader's back. */
+export async function factsAfter(db: Knex, position: number, limit: number): Promise<readonly RecordedFact[]> {
+  return (await factRowsAfter(db, position, limit)).map((row) => toRecordedFact(row));
+}
+
+export async function factRowsAfter(db: Knex, position: number, limit: number): Promise<readonly FactRow[]> {
+  return (await db('facts').where('position', '>', position).orderBy('position').limit(limit)) as FactRow[];
+}
+
+/** Who said the last fact about a thing, and at which bench. */
+export async function lastFactAbout(
+  db: Knex,
+  subjectId: string,
+): Promise<Pick<RecordedFact, 'personId' | 'bench'> | undefined> {
+  const row = (await db('facts')
+    .where({ subject_id: subjectId })
+    .orderBy('position', 'desc')
+    .first('person_id', 'bench')) as Pick<FactRow, 'person_id' | 'bench'> | undefined;
+  return row && { personId: row.person_id, bench: row.bench };
+}
+
+export async function lastPosition(db: Knex): Promise<number> {
+  const row = (await db('counters').where({ name: 'facts' }).first('n')) as { n: number } | undefined;
+  return row?.n ?? 0;
+}
+
+/**
+ * Appends a fact with the next position. The counter is the last thing taken before the append: whoever holds it holds
+ * up everyone, and a position that was rolled back is given to the next.
+ *
+ * @returns its position
+ */
+export async function appendFact(
+  trx: Knex,
+  fact: Fact,
+  made: { readonly personId: string; readonly bench: string; readonly receivedAt: Date },
+  changes: readonly Change[],
+): Promise<number> {
+  const about = aboutOf(fact, changes);
+  const touched = changes.map(({ kind, id, before }) => ({ kind, id, before }));
+  const undoes = fact.type === 'undone' ? fact.payload.factId : null;
+  const position = await takeNumbers(trx, 'facts', 1);
+  await trx('facts').insert({
+    id: fact.id,
+    position,
+    type: fact.type,
+    subject_id: fact.subjectId,
+    expects: fact.expects,
+    person_id: made.personId,
+    bench: made.bench,
+    client_at: new Date(fact.at),
+    server_at: made.receivedAt,
+    ...about,
+    undoes,
+    payload: JSON.stringify(fact.payload),
+    touched: JSON.stringify(touched),
+    rules_version: fact.rulesVersion ?? null,
+  });
+  return position;
+}
+
+/** What a fact is about, as columns to group by. */
+function aboutOf(fact: Fact, changes: readonly Change[]) {
+  const subject = changes.find(({ id }) => id === fact.subjectId);
+  const thing = subject?.after ?? subject?.before;
+  if (subject?.kind === 'unit' && thing && 'parcelId' in thing && 'modelId' in thing) {
+    return { parcel_id: thing.parcelId, unit_id: thing.id, part_id: null, model_id: thing.modelId, part_ref: null };
+  }
+  if (subject?.kind === 'part' && thing && 'partRef' in thing) {
+    return {
+      parcel_id: null,
+      unit_id: thing.unitId,
+      part_id: thing.id,
+      model_id: thing.modelId,
+      part_ref: thing.partRef,
+    };
+  }
+  return { parcel_id: fact.subjectId, unit_id: null, part_id: null, model_id: null, part_ref: null };
+}

@@ -1,0 +1,70 @@
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsOptional,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+} from 'class-validator';
+import { costRules, type CostRule } from '@/core/shared/costRule';
+import type { Payloads } from '@/core/shop/facts';
+
+const mostCents = 1_000_000_000;
+
+export class ParcelMadeDto implements Omit<Payloads['parcel-made'], never> {
+  @Length(2, 40)
+  @Matches(/^[\p{L}\p{N} ,.'’/-]+$/u, { message: 'it may hold letters, digits, blanks and , . / -' })
+  code!: string;
+
+  @Length(1, 80)
+  supplier!: string;
+
+  @IsInt()
+  @Min(0)
+  @Max(mostCents)
+  pricePaidCents!: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(mostCents)
+  transportCents!: number;
+
+  @IsISO8601({ strict: true })
+  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'it must be a date like 2026-11-25' })
+  receivedOn!: string;
+}
+
+export class CostSpreadDto implements Omit<Payloads['cost-spread'], never> {
+  @IsIn(costRules)
+  rule!: CostRule;
+}
+
+export class ParcelCountedDto implements Omit<Payloads['parcel-counted'], never> {
+  @IsBoolean()
+  isCounted!: boolean;
+}
+
+export class UnitTaggedDto implements Omit<Payloads['unit-tagged'], 'tag'> {
+  @IsUUID()
+  parcelId!: string;
+
+  @ValidateIf((dto: UnitTaggedDto) => dto.lineNo !== null)
+  @IsInt()
+  @Min(1)
+  lineNo!: number | null;
+}
+
+export class UndoneDto implements Omit<Payloads['undone'], never> {
+  @IsUUID()
+  factId!: string;
+}
+
+export class NothingDto {
+  @IsOptional()
+  nothing?: undefined;
+}

@@ -1,0 +1,47 @@
+import Ajv from 'ajv/dist/2020';
+import schema from '../../docs/formats/house-rules.schema.json';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+
+const format = 'plucky-parcel/house-rules@1';
+type Document = Omit<HouseRules, 'version'> & { readonly format: string };
+
+const validate = new Ajv({ allErrors: true, strict: false }).compile<Document>(schema);
+
+/** The rules as a document that can be edited and read again. */
+export function writeHouseRules({ version: _, ...rules }: HouseRules): string {
+  return `${JSON.stringify({ format, ...rules } satisfies Document, null, 2)}\n`;
+}
+
+/**
+ * Reads a document of house rules: JSON, then the published schema, then what a schema cannot say.
+ *
+ * @refuses 'rules-invalid' with the first place at fault
+ */
+export function readHouseRules(text: string): Outcome<Omit<HouseRules, 'version'>> {
+  let document: unknown;
+  try {
+    document = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch {
+    return refuse('rules-invalid', { place: 'document', fault: 'not-json' });
+  }
+  if (!validate(document)) {
+    const [error] = validate.errors ?? [];
+    const property = error?.params.additionalProperty ?? error?.params.missingProperty;
+    const path = [...(error?.instancePath ?? '').split('/').slice(1), ...(property ? [String(property)] : [])];
+    return refuse('rules-invalid', { place: path.join('.') || 'document', fault: error?.keyword ?? 'schema' });
+  }
+  const { format: _, ...rules } = document;
+  const sum = Object.values(rules.gradeMix).reduce((total, share) => total + share, 0);
+  if (Math.abs(sum - 1) > 1e-9) return refuse('rules-invalid', { place: 'gradeMix', fault: 'sum' });
+  if (rules.saleGradeShift.better + rules.saleGradeShift.worse > 1)
+    return refuse('rules-invalid', { place: 'saleGradeShift', fault: 'sum' });
+  const { language, currency, timeZone } = rules.shop;
+  try {
+    new Intl.NumberFormat(language, { style: 'currency', currency });
+    new Intl.DateTimeFormat(language, { timeZone });
+  } catch {
+    return refuse('rules-invalid', { place: 'shop', fault: 'unknown-code' });
+  }
+  return accept(rules);
+}

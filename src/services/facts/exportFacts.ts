@@ -1,0 +1,47 @@
+import { stringify } from 'csv-stringify/sync';
+import type { Knex } from 'knex';
+import { factRowsAfter } from '@/data/facts/factRepository';
+
+const columns = [
+  'position',
+  'id',
+  'type',
+  'at',
+  'received',
+  'person',
+  'bench',
+  'unit',
+  'part',
+  'model',
+  'part_ref',
+  'undoes',
+  'payload',
+];
+const chunk = 500;
+
+/** The log as CSV text, some lines at a time. A list that was read counts as one fact; its lines are in the payload. */
+export async function* exportFacts(db: Knex): AsyncGenerator<string, undefined> {
+  yield stringify([columns]);
+  for (let after = 0; ;) {
+    const rows = await factRowsAfter(db, after, chunk);
+    if (rows.length === 0) return undefined;
+    after = rows.at(-1)?.position ?? after;
+    yield stringify(
+      rows.map((row) => [
+        row.position,
+        row.id,
+        row.type,
+        row.client_at.toISOString(),
+        row.server_at.toISOString(),
+        row.person_id,
+        row.bench,
+        row.unit_id,
+        row.part_id,
+        row.model_id,
+        row.part_ref,
+        row.undoes,
+        JSON.stringify(row.payload),
+      ]),
+    );
+  }
+}

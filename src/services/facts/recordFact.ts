@@ -1,0 +1,117 @@
+import type { Knex } from 'knex';
+import { applyFact } from '@/core/shop/applyFact';
+import type { Entities, EntityKind } from '@/core/entities/entities';
+import { definitions, type Fact, type RecordedFact } from '@/core/shop/facts';
+import type { World } from '@/core/shop/world';
+import { completeFact, tagsNeeded } from '@/core/shop/involved';
+import type { Change } from '@/core/shop/world';
+import { isAtLeastRole, mayTakeBack, type Person } from '@/core/people/roles';
+import { refusedForRehearsal, rehearsalAsked } from '@/core/rehearsal/certified';
+import { accept, refuse, type Outcome, type Refusal } from '@/core/shared/outcome';
+import { formatTag } from '@/core/shared/tags';
+import { takeNumbers } from '@/data/counters';
+import { isDuplicate } from '@/data/errors';
+import { findEntities } from '@/data/facts/entityTables';
+import { appendFact, findFact, lastFactAbout } from '@/data/facts/factRepository';
+import { loadWorld } from '@/data/facts/loadWorld';
+import { spoolLabels } from '@/data/labels/labelJobs';
+import { saveChanges } from '@/data/facts/saveChanges';
+import { findPersonName } from '@/data/people/peopleRepository';
+import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
+import { transaction } from '@/data/transaction';
+
+/** A thing as it is after a fact; null when the fact took it away. */
+export type Result = { [K in EntityKind]: { kind: K; id: string; after: Entities[K] | null } }[EntityKind];
+
+export interface Acknowledged {
+  readonly id: string;
+  readonly position: number;
+  /** True when this very fact had been taken in before: nothing changed now. */
+  readonly isRepeat: boolean;
+  readonly results: readonly Result[];
+}
+
+/**
+ * Takes a fact in: state and log change together or not at all.
+ *
+ * @param person  who says it, and at which bench
+ * @param now     the server's clock
+ * @refuses 'not-permitted', and whatever the core refuses; 'stale' says who was quicker
+ */
+export async function recordFact(db: Knex, person: Person, fact: Fact, now: Date): Promise<Outcome<Acknowledged>> {
+  if (!isAtLeastRole(person.role, definitions[fact.type].saidBy)) return refuse('not-permitted', { role: person.role });
+  const outcome = await transaction(db, (trx) => record(trx, person, fact, now)).catch((error: unknown) => {
+    if (isDuplicate(error)) return null;
+    throw error;
+  });
+  if (outcome?.ok) return outcome;
+  // The same fact sent twice at the same moment: the other one won, which made ours look wrong, and that is as good.
+  const twin = await findFact(db, fact.id);
+  if (twin) return accept(await repeat(db, twin));
+  if (!outcome) throw new Error(`recordFact: ${fact.type} ${fact.id} names something that is there already`);
+  return { ok: false, refusal: await nameTheOther(db, fact, outcome.refusal) };
+}
+
+async function record(trx: Knex, person: Person, given: Fact, now: Date): Promise<Outcome<Acknowledged>> {
+  const known = await findFact(trx, given.id);
+  if (known) return accept(await repeat(trx, known));
+  if (given.type === 'undone') {
+    const target = await findFact(trx, given.payload.factId);
+    if (target && !mayTakeBack(person, target.personId)) return refuse('not-permitted', { role: person.role });
+  }
+  const world = await loadWorld(trx, given);
+  const certified = rehearsalAsked(world, given);
+  const refused = certified && refusedForRehearsal(certified, await recallsOf(trx, person.id, certified.model.id));
+  if (refused) return refused;
+  const dated = withRules(world, given);
+  const judged = applyFact(world, dated);
+  if (!judged.ok) return judged;
+  const fact = await complete(trx, dated, judged.value);
+  const outcome = fact === dated ? judged : applyFact(world, fact);
+  if (!outcome.ok) return outcome;
+  await saveChanges(trx, outcome.value);
+  await spoolLabels(trx, fact, outcome.value, now);
+  const { id: personId, bench } = person;
+  const position = await appendFact(trx, fact, { personId, bench, receivedAt: now }, outcome.value);
+  return accept({ id: fact.id, position, isRepeat: false, results: resultsOf(outcome.value) });
+}
+
+/** Whoever does not say by which rules a fact was said means those of today; other facts carry none. */
+function withRules(world: World, { rulesVersion, ...fact }: Fact): Fact {
+  return definitions[fact.type].usesRules ? { ...fact, rulesVersion: rulesVersion ?? world.rules.version } : fact;
+}
+
+/** Gives out the tags that a fact needs, and writes down what the log should keep. */
+async function complete(trx: Knex, fact: Fact, changes: readonly Change[]): Promise<Fact> {
+  const needed = tagsNeeded(fact);
+  const take = async (counter: 'unit-tag' | 'part-tag', letter: 'U' | 'P', count: number) => {
+    if (count === 0) return [];
+    const first = await takeNumbers(trx, counter, count);
+    return Array.from({ length: count }, (_, at) => formatTag(letter, first + at));
+  };
+  const unitTags = await take('unit-tag', 'U', needed.unit);
+  const partTags = await take('part-tag', 'P', needed.part);
+  return completeFact(fact, { unitTags, partTags, changes });
+}
+
+/** Lines of a manifest are not sent back: nobody acts on one by one. */
+const resultsOf = (changes: readonly Change[]): Result[] =>
+  changes.flatMap(({ kind, id, after }) => (kind === 'line' ? [] : [{ kind, id, after } as Result]));
+
+async function repeat(db: Knex, fact: RecordedFact): Promise<Acknowledged> {
+  const results: Result[] = [];
+  for (const { kind, id } of fact.touched) {
+    if (kind === 'line') continue;
+    const [now] = await findEntities(db, kind, [id], false);
+    results.push({ kind, id, after: now ?? null } as Result);
+  }
+  return { id: fact.id, position: fact.position, isRepeat: true, results };
+}
+
+/** Says who changed a thing that somebody else acted on. */
+async function nameTheOther(db: Knex, fact: Fact, refusal: Refusal): Promise<Refusal> {
+  if (refusal.reason !== 'stale') return refusal;
+  const last = await lastFactAbout(db, fact.subjectId);
+  const by = (last && (await findPersonName(db, last.personId))) ?? '';
+  return { ...refusal, values: { ...refusal.values, by, bench: last?.bench ?? '' } };
+}

@@ -1,0 +1,36 @@
+'use client';
+import { useMemo } from 'react';
+import type { Unit } from '@/core/entities/entities';
+import { sheetKindAt, sheetOf } from '@/core/sheet/sheetOf';
+import type { Person } from '@/core/people/roles';
+import type { BenchView } from '@/services/bench/readBench';
+import type { Meanwhile } from '@/services/bench/readMeanwhile';
+import { useShop } from '@/ui/facts/ShopProvider';
+import { RunSheetView } from '../RunSheetView';
+import { SheetFinished } from '../SheetFinished';
+import { SheetSetUp } from './SheetSetUp';
+
+/** What do I do next, and where does this screw go? */
+export function BenchScreen({
+  view,
+  meanwhile,
+  person,
+}: {
+  readonly view: BenchView;
+  readonly meanwhile: readonly Meanwhile[];
+  readonly person: Person;
+}) {
+  const seeds = useMemo(() => ({ models: [view.model], units: [view.unit], parts: view.parts }), [view]);
+  const shop = useShop(seeds);
+  const unit: Unit = shop.units[0] ?? view.unit;
+  const { model } = view;
+  const kind = sheetKindAt(unit.stage);
+  const sheet = useMemo(() => (unit.sheet ? sheetOf(model, unit, unit.sheet) : null), [model, unit]);
+  const { parts, ground, leads, timed, unrehearsed } = view;
+  const bench = { unit, model, shop, parts, person, ground, leads, timed, unrehearsed, meanwhile };
+
+  if (kind && unit.sheet && !unit.sheet.isClosed && sheet?.ok)
+    return <RunSheetView {...bench} state={unit.sheet} sheet={sheet.value} />;
+  if (kind) return <SheetSetUp {...bench} kind={kind} />;
+  return <SheetFinished {...bench} />;
+}

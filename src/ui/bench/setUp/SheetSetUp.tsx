@@ -1,0 +1,134 @@
+'use client';
+import { list } from '@/words/format';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { defaultTargets, sheetOf } from '@/core/sheet/sheetOf';
+import { slotNeeds } from '@/core/sale/slots';
+import { getModelPart } from '@/core/procedure/model';
+import type { SheetKind } from '@/core/teardown/sheet/runSheet';
+import { Caution } from '@/ui/base/Caution';
+import { Headline } from '@/ui/base/Headline';
+import { SidePanel } from '@/ui/base/SidePanel';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { sayRefusal } from '@/words/say/sentences';
+import { BenchHeader } from '../BenchHeader';
+import type { BenchProps } from '../benchProps';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
+import * as words from '@/words/catalogue/bench';
+import { PartsToFit, WantedParts } from './SheetParts';
+import { SheetInShort } from './SheetInShort';
+
+/** What is wanted of this unit, and what the sheet for it takes. Wiping comes before anything is opened. */
+export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
+  const { unit, model, shop, kind } = props;
+  const router = useRouter();
+  const faulty = useMemo(
+    () =>
+      new Set(
+        slotNeeds(model, unit)
+          .filter(({ isNeeded }) => isNeeded)
+          .map(({ part }) => part.id),
+      ),
+    [model, unit],
+  );
+  const offered = kind === 'rebuild' ? Object.keys(unit.assigned) : defaultTargets(model, unit.configuration);
+  const [targets, setTargets] = useState<readonly string[]>(
+    offered.filter((id) => kind === 'rebuild' || !faulty.has(id)),
+  );
+  const rules = useHouseRules();
+  const [keeping, setKeeping] = useState(rules.screwsIn);
+  const sheet = useMemo(
+    () => sheetOf(model, unit, { kind, targets, keeping, rules }),
+    [model, unit, kind, targets, keeping, rules],
+  );
+  const mustWipe = kind === 'teardown' && unit.tests.starts === 'sound' && !unit.isWiped;
+  const toggle = (id: string) =>
+    setTargets((before) =>
+      before.includes(id)
+        ? before.filter((other) => other !== id)
+        : offered.filter((other) => other === id || before.includes(other)),
+    );
+  const start = () => shop.act('sheet-started', unit.id, { kind, targets, keeping });
+  const worth = targets.reduce((sum, id) => sum + (getModelPart(model, id).valueCents?.B ?? 0), 0);
+  const minutes = sheet.ok ? sheet.value.minutes : { low: 0, likely: 0, high: 0 };
+  const work = Math.round(minutes.likely * rules.labourCentsPerMinute);
+
+  return (
+    <Box minH="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px 1fr">
+      <BenchHeader {...props}>
+        {words.donorPickPartsYouWant({ isKindTeardown: kind === 'teardown' ? 'yes' : 'no' })}
+      </BenchHeader>
+      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 380px" as="main">
+        <Box p="24px 28px">
+          <Headline
+            lead={
+              kind === 'teardown'
+                ? words.worthAboutAtGradeB({ worth, work })
+                : words.getsReplacement({
+                    partNoneIsSetAside:
+                      list(targets.map((id) => getModelPart(model, id).name)) || words.partNoneReserved(),
+                  })
+            }
+          >
+            {kind === 'teardown'
+              ? words.partsWantedAbout({ targets: targets.length, likely: minutes.likely })
+              : words.openChangeCloseAbout({
+                  parts: targets.length,
+                  likely: minutes.likely,
+                })}
+          </Headline>
+          {kind === 'teardown' ? (
+            <WantedParts {...{ unit, model, offered, targets, faulty }} onToggle={toggle} />
+          ) : (
+            <PartsToFit {...{ unit, model, targets }} parts={shop.parts} />
+          )}
+        </Box>
+        <SidePanel>
+          {sheet.ok ? (
+            <SheetInShort sheet={sheet.value} kind={kind} keeping={keeping} onKeep={setKeeping} />
+          ) : (
+            <Caution what={words.noSheet()}>{sayRefusal(sheet.refusal)}</Caution>
+          )}
+          {mustWipe && <Caution what={words.dataFirst()}>{words.startsWipeNowOnceIn()}</Caution>}
+          {kind === 'teardown' && !mustWipe && !unit.isWiped && (
+            <Caution tone="waiting" what={words.doesNotStart()}>
+              {words.itsStorageMarkedForDestruction()}
+            </Caution>
+          )}
+          <Box mt="auto" display="grid" gap="10px">
+            {mustWipe ? (
+              <KeyButton
+                keyName=" "
+                label={words.markAsWiped()}
+                look="action"
+                size="wide"
+                onPress={() => void shop.act('wipe-recorded', unit.id, { method: 'device-erase' })}
+              />
+            ) : (
+              <KeyButton
+                keyName=" "
+                label={words.startSheet()}
+                look="action"
+                size="wide"
+                isEnabled={sheet.ok && targets.length > 0}
+                onPress={() => void start()}
+              />
+            )}
+            {kind === 'teardown' && (
+              <KeyButton
+                keyName="p"
+                label={words.whatPays()}
+                onPress={() => router.push(`/models/${model.id}/plan?unit=${unit.tag}`)}
+              />
+            )}
+            <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
+              <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack(unit.id)} />
+              <KeyButton keyName="Escape" label={words.leave()} onPress={() => router.push(`/${kind}`)} />
+            </Box>
+          </Box>
+        </SidePanel>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,99 @@
+'use client';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import type { SheetKind } from '@/core/teardown/sheet/runSheet';
+import type { SheetSummary } from '@/services/bench/readSheets';
+import { Headline } from '@/ui/base/Headline';
+import { Nothing } from '@/ui/base/Nothing';
+import { Row } from '@/ui/base/Row';
+import { Tag } from '@/ui/base/Tag';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { useKey } from '@/ui/keys/KeysProvider';
+import { useChosen } from '@/ui/keys/useChosen';
+import { sayFixture } from '@/ui/timers/timeLeft';
+import * as texts from '@/words/catalogue/bench';
+
+const words = {
+  teardown: { waits: texts.toTakeApart(), none: texts.noDonorsWaiting(), lead: texts.unitsDecidedAsDonorsAt() },
+  rebuild: {
+    waits: texts.toRebuild(),
+    none: texts.noUnitsWaitingToBe(),
+    lead: texts.unitsAppearHereWhenMatch(),
+  },
+} as const;
+
+/** Which unit do I take to the bench? Those under way first, with what is left of each. */
+export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; readonly sheets: readonly SheetSummary[] }) {
+  const router = useRouter();
+  const { chosen, choose } = useChosen(sheets.map(({ unit }) => unit.id));
+  const minutes = sheets.reduce((sum, { minutesLeft }) => sum + minutesLeft.likely, 0);
+  const open = (sheet: SheetSummary | undefined) => sheet && router.push(`/bench/${sheet.unit.tag}`);
+  useKey('Enter', '', () => open(sheets.find(({ unit }) => unit.id === chosen)));
+  return (
+    <Box p="28px" maxW="1180px">
+      <Headline
+        lead={sheets.length === 0 ? words[kind].lead : texts.aboutWorkWorkInProgress({ minutesValue: minutes })}
+      >
+        {sheets.length === 0 ? words[kind].none : texts.noUnits({ sheets: sheets.length, waits: words[kind].waits })}
+      </Headline>
+      {sheets.length === 0 && <Nothing>{texts.nothingToDoHereNow()}</Nothing>}
+      <Box as="ul">
+        {sheets.map((sheet) => {
+          const isChosen = sheet.unit.id === chosen;
+          return (
+            <Row
+              key={sheet.unit.id}
+              state={isChosen ? 'chosen' : 'plain'}
+              minH="74px"
+              onClick={() => choose(sheet.unit.id)}
+            >
+              <Box w="128px" flexShrink={0}>
+                <Tag code={sheet.unit.tag} href={`/t/${sheet.unit.tag}`} />
+              </Box>
+              <Box flex="1" minW="0">
+                <Box textStyle="list">
+                  {sheet.modelName}
+                  {sheet.done > 0 && (
+                    <Box as="span" color="inkMuted">
+                      {' '}
+                      {texts.next({ step: saySheet(sheet.next) })}
+                    </Box>
+                  )}
+                </Box>
+                <Box textStyle="note" color="inkMuted">
+                  {sheet.wanted.length > 0
+                    ? texts.forIts({ isKindTeardown: kind === 'teardown' ? 'yes' : 'no', wanted: sheet.wanted })
+                    : texts.noPartsPickedYet()}
+                </Box>
+              </Box>
+              <Box w="150px" flexShrink={0} textAlign="end">
+                <Box fontWeight="700">
+                  {texts.toMin({ low: Math.round(sheet.minutesLeft.low), high: Math.round(sheet.minutesLeft.high) })}
+                </Box>
+                <Box textStyle="note" color="inkMuted">
+                  {texts.ofSteps({
+                    timer: sheet.unit.timer && `${sayFixture(sheet.unit.timer)} · `,
+                    done: sheet.done,
+                    steps: sheet.steps,
+                  })}
+                </Box>
+              </Box>
+              {isChosen ? (
+                <KeyButton
+                  keyName=" "
+                  label={texts.continueWord({ isSheetDone: sheet.done > 0 ? 'yes' : 'no' })}
+                  look="action"
+                  w="136px"
+                  onPress={() => open(sheet)}
+                />
+              ) : (
+                <Box w="136px" />
+              )}
+            </Row>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}

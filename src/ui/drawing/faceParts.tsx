@@ -1,0 +1,203 @@
+import { chakra } from '@chakra-ui/react';
+import type { Mark } from '@/core/findings/mark';
+import type { Face } from '@/core/procedure/faces';
+import type { Joint } from '@/core/procedure/joints';
+import type { Operation } from '@/core/procedure/operations';
+import { findingNames } from '@/words/say/names';
+import { fieldCentre } from './fields';
+import { Inner, Words, Line, Dot } from './shapes';
+import * as words from '@/words/catalogue/drawing';
+
+/** Room that a letter of a drawing's lettering takes. */
+const letterPx = 7.4;
+
+export type Px = (pixels: number) => number;
+
+/** Parts and openings, each with its name where there is room for it. */
+export function Outlines({
+  face,
+  wanted,
+  outParts,
+  scale,
+}: {
+  readonly face: Face;
+  readonly wanted: readonly string[];
+  readonly outParts: readonly string[];
+  readonly scale: number;
+}) {
+  return (
+    <>
+      {face.outlines.map(({ label, part, isRound, xMm, yMm, widthMm, heightMm }) => {
+        const state =
+          part !== undefined && outParts.includes(part)
+            ? 'out'
+            : part !== undefined && wanted.includes(part)
+              ? 'wanted'
+              : 'here';
+        return (
+          <g key={label}>
+            <Inner
+              state={state}
+              x={xMm}
+              y={yMm}
+              width={widthMm}
+              height={heightMm}
+              rx={isRound ? widthMm / 2 : 4 / scale}
+            />
+            {label.length * letterPx < widthMm * scale && heightMm * scale > 18 && (
+              <Words x={xMm + widthMm / 2} y={yMm + heightMm / 2} fontSize={14 / scale} tone="muted">
+                {state === 'out' && (label.length + 5) * letterPx < widthMm * scale ? words.out({ label }) : label}
+              </Words>
+            )}
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
+/** The line that a prying tool follows. */
+export function Seam({ segments, px }: { readonly segments: NonNullable<Operation['seam']>; readonly px: Px }) {
+  return (
+    <>
+      {segments.map((segment, index) => (
+        <g key={index}>
+          <Line
+            tone={segment.isForbidden ? 'danger' : 'action'}
+            d={`M${segment.xMm} ${segment.yMm} L${segment.toXMm} ${segment.toYMm}`}
+          />
+          <ArrowHead from={[segment.xMm, segment.yMm]} to={[segment.toXMm, segment.toYMm]} size={px(12)} />
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** The joints of the step, screws numbered in their order. */
+export function StepDots({ joints, px }: { readonly joints: readonly Joint[]; readonly px: Px }) {
+  return (
+    <>
+      {joints.map((joint, index) => (
+        <g key={joint.id}>
+          <Dot state="now" cx={joint.xMm} cy={joint.yMm} r={px(joint.kind === 'screw' ? 9 : 7)} />
+          {joint.kind === 'screw' && (
+            <chakra.text
+              x={joint.xMm}
+              y={joint.yMm}
+              fontSize={px(11)}
+              fill="onAction"
+              fontWeight="700"
+              textAnchor="middle"
+              dominantBaseline="central"
+            >
+              {index + 1}
+            </chakra.text>
+          )}
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** What was found, in the middle of its field. */
+export function Marks({ face, marks, px }: { readonly face: Face; readonly marks: readonly Mark[]; readonly px: Px }) {
+  return (
+    <>
+      {marks
+        .filter((mark) => mark.face === face.id)
+        .map((mark, index) => {
+          const { xMm, yMm } = fieldCentre(face, mark.field);
+          return (
+            <g key={`${mark.kind}${mark.field}${index}`}>
+              <Dot state="mark" cx={xMm} cy={yMm} r={px(12)} />
+              <chakra.text
+                x={xMm}
+                y={yMm}
+                fontSize={px(13)}
+                fill="onDanger"
+                fontWeight="700"
+                textAnchor="middle"
+                dominantBaseline="central"
+              >
+                {index + 1}
+              </chakra.text>
+              <Words x={xMm} y={yMm + px(24)} fontSize={px(14)} tone="danger">
+                {findingNames[mark.kind]}
+              </Words>
+            </g>
+          );
+        })}
+    </>
+  );
+}
+
+/** Where the tip of a prying tool is set. */
+export function Cross({ xMm, yMm, size }: { readonly xMm: number; readonly yMm: number; readonly size: number }) {
+  return <Line tone="action" d={`M${xMm - size} ${yMm} H${xMm + size} M${xMm} ${yMm - size} V${yMm + size}`} />;
+}
+
+export function Hatch({ size }: { readonly size: number }) {
+  return (
+    <defs>
+      <pattern id="keep-out" width={size} height={size} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <chakra.line x1={0} y1={0} x2={0} y2={size} stroke="danger" strokeWidth={size / 5} opacity={0.75} />
+      </pattern>
+    </defs>
+  );
+}
+
+function ArrowHead({
+  from,
+  to,
+  size,
+}: {
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+  readonly size: number;
+}) {
+  const angle = Math.atan2(to[1] - from[1], to[0] - from[0]);
+  const wing = (turn: number) => `${to[0] - size * Math.cos(angle + turn)} ${to[1] - size * Math.sin(angle + turn)}`;
+  return <Line tone="action" d={`M${wing(0.5)} L${to[0]} ${to[1]} L${wing(-0.5)}`} />;
+}
+
+export const holdArc = (x: number, y: number, r: number): string => `M${x - r} ${y} A${r} ${r} 0 0 1 ${x + r} ${y} Z`;
+
+/** The nine fields of a face, as the digits lie on a keypad. */
+export function Fields({
+  face,
+  px,
+  onField,
+}: {
+  readonly face: Face;
+  readonly px: (pixels: number) => number;
+  readonly onField?: (field: number) => void;
+}) {
+  const [third, row] = [face.widthMm / 3, face.heightMm / 3];
+  return (
+    <g>
+      <Line
+        tone="rule"
+        d={`M${third} 0 V${face.heightMm} M${2 * third} 0 V${face.heightMm} M0 ${row} H${face.widthMm} M0 ${2 * row} H${face.widthMm}`}
+      />
+      {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((field) => {
+        const { xMm, yMm } = fieldCentre(face, field);
+        return (
+          <g key={field}>
+            <chakra.rect
+              x={xMm - third / 2}
+              y={yMm - row / 2}
+              width={third}
+              height={row}
+              fill="transparent"
+              cursor="pointer"
+              onClick={() => onField?.(field)}
+            />
+            <Words x={xMm} y={yMm} fontSize={px(22)} tone="action" pointerEvents="none">
+              {field}
+            </Words>
+          </g>
+        );
+      })}
+    </g>
+  );
+}

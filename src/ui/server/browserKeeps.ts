@@ -1,0 +1,70 @@
+import type { IDBPDatabase } from 'idb';
+import type { Letter, LetterStore } from './outbox';
+import type { Refusal } from '@/core/shared/outcome';
+
+const lettersName = 'letters';
+const laidName = 'laid';
+
+/** A kept letter: its key is the outbox that it is in and its own id. */
+interface Row<L> {
+  readonly box: string;
+  readonly order: number;
+  readonly letter: L;
+  readonly refusal: Refusal | null;
+}
+
+let opened: Promise<IDBPDatabase> | undefined;
+
+/** This browser's own database. Its package comes after the first load: nothing on a screen waits for it. */
+const database = (): Promise<IDBPDatabase> => (opened ??= open());
+
+async function open(): Promise<IDBPDatabase> {
+  const { openDB } = await import('idb');
+  return openDB('plucky-parcel', 4, {
+    upgrade: async (db, before, _after, transaction) => {
+      if (before < 3) db.createObjectStore(laidName);
+      const letters = db.createObjectStore(lettersName, { keyPath: ['box', 'letter.id'] });
+      if (before === 0) return;
+      // What an older page kept: facts that wait, and those that were refused.
+      const waiting = (await transaction.objectStore('facts').getAll()) as { fact: Letter }[];
+      for (const [order, { fact }] of waiting.entries())
+        await letters.put({ box: 'facts', order, letter: fact, refusal: null });
+      db.deleteObjectStore('facts');
+      if (before < 2) return;
+      const refused = (await transaction.objectStore('refused').getAll()) as { fact: Letter; refusal: Refusal }[];
+      for (const [order, { fact, refusal }] of refused.entries())
+        await letters.put({ box: 'facts', order: order - refused.length, letter: fact, refusal });
+      db.deleteObjectStore('refused');
+    },
+  });
+}
+
+/** The letters of one outbox, in the order in which they were made. */
+export function browserLetters<L extends Letter>(box: string): LetterStore<L> {
+  let lastOrder = 0;
+  return {
+    load: async () => {
+      const rows = (await (await database()).getAll(lettersName, IDBKeyRange.bound([box], [box, []]))) as Row<L>[];
+      return rows.sort((a, b) => a.order - b.order);
+    },
+    keep: async (letter, refusal) => {
+      const order = (lastOrder = Math.max(Date.now(), lastOrder + 1));
+      await (await database()).put(lettersName, { box, order, letter, refusal } satisfies Row<L>);
+    },
+    drop: async (id) => (await database()).delete(lettersName, [box, id]),
+  };
+}
+
+/** What was laid over what the server last said, by the id of its thing, for a page that has to do without the server. */
+export const browserLaid = {
+  load: async <T>(): Promise<readonly (readonly [string, T])[]> => {
+    const db = await database();
+    const [ids, all] = await Promise.all([db.getAllKeys(laidName), db.getAll(laidName)]);
+    return all.map((laid, at) => [ids[at] as string, laid as T] as const);
+  },
+  keep: async (id: string, laid: unknown): Promise<void> => {
+    const db = await database();
+    await (laid ? db.put(laidName, laid, id) : db.delete(laidName, id));
+  },
+  clear: async (): Promise<void> => (await database()).clear(laidName),
+};

@@ -1,0 +1,31 @@
+import { accept, refuse, type Outcome, type Refusal } from '@/core/shared/outcome';
+
+const longestAnswerMs = 60_000;
+
+/**
+ * The one way from the screens to our own routes. A form or a picture goes as it is, a string as the JSON that it is,
+ * all else as JSON.
+ *
+ * @param calledOff stops the request; its answer is then nothing that anybody waits for
+ * @refuses what the route refuses; 'server-away' when nothing answers, 'fault' when the answer is not one of ours
+ */
+export async function send<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+  calledOff?: AbortSignal,
+): Promise<Outcome<T>> {
+  const isAsItIs = body instanceof FormData || body instanceof Blob;
+  // A connection that hangs is one that is lost: whatever is sent again carries an id that the server knows.
+  const timeout = AbortSignal.timeout(longestAnswerMs);
+  const response = await fetch(path, {
+    method,
+    ...(!isAsItIs && body !== undefined && { headers: { 'content-type': 'application/json' } }),
+    ...(body !== undefined && { body: isAsItIs || typeof body === 'string' ? body : JSON.stringify(body) }),
+    signal: calledOff ? AbortSignal.any([timeout, calledOff]) : timeout,
+  }).catch(() => undefined);
+  if (!response) return refuse('server-away');
+  const answer = (await response.json().catch(() => undefined)) as { refusal?: Refusal } | undefined;
+  if (answer?.refusal) return { ok: false, refusal: answer.refusal };
+  return response.ok && answer !== undefined ? accept(answer as T) : refuse('fault');
+}

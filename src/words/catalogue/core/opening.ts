@@ -1,0 +1,35 @@
+// Made from words/en/core/opening.json by `npm run words`. Change it there.
+import { l, plural, type Text } from '@/words/runtime';
+import { list, number, tenths } from '@/words/format';
+import { sayer } from '@/words/sayer';
+
+export const howSwitchedOffAndHow = () => l`How is it switched off, and how do you confirm that?`;
+export const noBoardLiftedBeforeOff = () => l`No board is lifted before it is off.`;
+export const whichPartBattery = () => l`Which part is the battery?`;
+export const powerComesOffFirstAnd = () => l`Power comes off first, and no part named so far looks like a battery.`;
+export const logOutBackWhereDifference = (d: { log: Text; what: Text; out: Text; back: Text }) => l`Log ${d.log}: ${d.what} ${d.out} out, ${d.back} back. Where is the difference?`;
+export const everythingThatComesOffGoes = () => l`Everything that comes off goes back, unless you say why not.`;
+export const howDoesGoBackTogether = () => l`How does it go back together? Log the rebuild.`;
+export const nothingClosesWhatWasOpened = () => l`Nothing closes what was opened.`;
+export const takeApartAgainInAnother = () => l`Take it apart again, in another order.`;
+export const secondLogWillShowWhich = (d: { count: number }) => l`A second log will show which of ${plural(d.count, 0, { "one": l`${number(d.count)} order`, "other": l`${number(d.count)} orders` })} must be kept.`;
+export const whatGoodOneWorth = (d: { names: readonly string[] }) => l`What is a good one worth: ${list(d.names)}?`;
+export const plannerLeavesInAnyPart = () => l`The planner leaves in any part without a price.`;
+export const whereAreJointsMoveThem = () => l`Where are the joints? Move them on the drawing.`;
+export const theyAreOnGridUntil = () => l`They are on a grid until then. Measure sizes and positions with the calliper.`;
+export const whatDoesWholeOneSell = () => l`What does a whole one sell for, by grade?`;
+export const triageComparesWithItsParts = () => l`Triage compares it with its parts.`;
+export const haveYouSeenOneThat = () => l`Have you seen one that is built differently?`;
+export const revisionsChangeSteps = () => l`Revisions change steps.`;
+export const howDeepHole = (d: { head: Text; lengthMm: number }) => l`How deep is the hole of the ${d.head} ${tenths(d.lengthMm)}?`;
+export const mmScrewWithSameHead = (d: { lengthMm: number }) => l`A ${tenths(d.lengthMm)} mm screw with the same head could go in by mistake.`;
+export const entryUnread = (d: { entry: Text }) => l`“${d.entry}” is no joint here, no screw (4 PH00 3.0) and no kind (plug battery).`;
+export const lineUnknown = (d: { wanted: Text }) => l`There is no line “${d.wanted}” to come after.`;
+export const minutesUnread = (d: { typed: Text }) => l`“${d.typed}” is not minutes: write 1.2, or low, likely and high, as 0.8 1.2 2.`;
+
+export const all: Readonly<Record<string, (d: never) => string>> = { howSwitchedOffAndHow, noBoardLiftedBeforeOff, whichPartBattery, powerComesOffFirstAnd, logOutBackWhereDifference, everythingThatComesOffGoes, howDoesGoBackTogether, nothingClosesWhatWasOpened, takeApartAgainInAnother, secondLogWillShowWhich, whatGoodOneWorth, plannerLeavesInAnyPart, whereAreJointsMoveThem, theyAreOnGridUntil, whatDoesWholeOneSell, triageComparesWithItsParts, haveYouSeenOneThat, revisionsChangeSteps, howDeepHole, mmScrewWithSameHead, entryUnread, lineUnknown, minutesUnread };
+
+/** What the core found out, as a sentence. */
+export const say = sayer<'opening'>({
+  opening: all,
+});

@@ -1,0 +1,86 @@
+// Made from words/en/core/refusals.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { list, number } from '@/words/format';
+import { sayer } from '@/words/sayer';
+
+export const badInput = (d: { field: Text; says: Text }) => l`“${d.field}” was rejected: ${d.says}. Nothing was changed; correct it and send it again.`;
+export const notSignedIn = () => l`You are signed out. What you entered is kept in this browser and is sent once you sign in.`;
+export const notPermitted = (d: { role: Text }) => l`Not done: a ${d.role} may not do this. Ask a lead.`;
+export const pinWrong = (d: { left: number }) => l`Wrong PIN. ${plural(d.left, 0, { "one": l`${number(d.left)} try`, "other": l`${number(d.left)} tries` })} left before a pause.`;
+export const pinLocked = (d: { minutes: number }) => l`Too many wrong PINs. Wait ${number(d.minutes)} min and try again, or ask a lead.`;
+export const notFound = () => l`Not done: it is no longer there. Somebody undid it, or it never existed. The page shows what there is now.`;
+export const unknownTag = (d: { tag: Text }) => l`There is no ${d.tag} in this shop. Check the label, or search the lists.`;
+export const unknownModel = (d: { model: Text }) => l`The model ${d.model} is not in the library. Keep the unit apart, or import the model.`;
+export const rulesUnknown = (d: { version: Text }) => l`Not done: this shop has no version ${d.version} of its house rules. Reload the page and try again.`;
+export const rulesInvalid = (d: { place: Text; fault: Text }) => l`The house rules were rejected at “${d.place}” (${d.fault}). Nothing was changed; correct the document and try again.`;
+export const stale = (d: { tag: Text; by: Text }) => l`Not saved: ${d.tag} was changed by ${d.by} in the meantime. The page shows how it is now.`;
+export const wrongStage = (d: { tag: Text; stage: Text }) => l`Not done: ${d.tag} is now at “${d.stage}”. Nothing was changed.`;
+export const idReused = () => l`Not done: this was already sent under another name. Reload the page.`;
+export const undoTooLate = () => l`It can no longer be undone: something newer depends on it, or it was already undone.`;
+export const codeTaken = (d: { code: Text }) => l`Not saved: “${d.code}” is taken. Choose another name or a higher version.`;
+export const lineTaken = (d: { line: Text; isTagged: 'yes' | 'no'; tag: Text }) => l`Not done: line ${d.line} of the list already has a unit${select(d.isTagged, { "yes": l`, ${d.tag}`, "other": l`` })}. Choose another line.`;
+export const serialKnown = (d: { serial: Text; tag: Text }) => l`Not saved: serial ${d.serial} is already on ${d.tag} in this shop. Look at both units before you continue.`;
+export const notIdentified = (d: { tag: Text }) => l`Not done: ${d.tag} has no model yet. Identify it first; your notes are kept.`;
+export const accountLocked = (d: { tag: Text }) => l`Not done: ${d.tag} is locked to an account. It may only be kept apart until the owner is found.`;
+export const reportedLost = (d: { tag: Text; serial: Text }) => l`Not done: ${d.tag} has serial ${d.serial}, which was reported lost. It may only be kept apart until its owner agrees.`;
+export const notLetGo = (d: { tag: Text }) => l`Not done: ${d.tag} may not leave its place for that reason. Settle what it is kept apart for first.`;
+export const findingForbids = (d: { tag: Text; finding: Text; deed: Text }) => l`Not done: ${d.tag} has ${d.finding}, so ${d.deed}. Keep it apart, or have an authorised person make it safe.`;
+export const notWiped = (d: { tag: Text }) => l`Not done: ${d.tag} has not been wiped. Wipe it first; once in pieces it cannot be wiped.`;
+export const dataBearing = (d: { tag: Text }) => l`Not done: ${d.tag} may hold personal data and was never wiped. Destroy it and scrap it instead.`;
+export const targetsUnreachable = (d: { part: Text }) => l`The ${d.part} cannot be reached in this model. Choose other parts.`;
+export const noWorth = () => l`Nothing in it has a price, so nothing can pay. Give its parts prices in the model, or pick parts yourself.`;
+export const torqueIsForce = (d: { unit: Text }) => l`${d.unit} is a force, not a torque. At which lever? Write it as N·cm, kgf·cm or in·lbf.`;
+export const torqueUnreadable = (d: { text: Text }) => l`“${d.text}” is not a torque. Write a figure and its unit, like 6 N·cm.`;
+export const stepNotNext = (d: { tag: Text }) => l`Not done: that is not the next step of ${d.tag}. The page shows the next one.`;
+export const sheetHalted = (d: { tag: Text }) => l`Not done: ${d.tag} was stopped for a hazard. Nothing continues until an authorised person says it is safe.`;
+export const heatLocked = (d: { minutes: number }) => l`Not done: there is solvent in the air. No heat for another ${number(d.minutes)} min; ventilate and wait.`;
+export const waitRunning = (d: { tag: Text }) => l`Not done: a timer is already running for ${d.tag}.`;
+export const fixtureTaken = (d: { fixture: Text; place: Text; tag: Text }) => l`Not done: ${d.fixture} ${d.place} holds ${d.tag}. Use another one.`;
+export const notSkipped = () => l`This step cannot be skipped: it is a gate, the check that power is off, or something later steps need.`;
+export const torqueOpen = (d: { screw: Text; reading: Text }) => l`Not done: a ${d.screw} was read at ${d.reading} N·cm, outside its limits. Tighten it again, or keep it as it is.`;
+export const rehearseFirst = (d: { step: Text }) => l`Not done: “${d.step}” is for certified people, and you have not passed its rehearsal. Rehearse it from the model’s page, or hand the unit over.`;
+export const stepDoneAlready = (d: { tag: Text }) => l`That step of ${d.tag} is already done. Nothing was counted twice.`;
+export const noFurtherRung = (d: { tag: Text }) => l`There is nothing further to try at that step of ${d.tag}. Hand it over, or stop here; what is done is kept.`;
+export const sheetOpen = (d: { tag: Text }) => l`Not done: ${d.tag} has a run sheet in progress. Finish it, or undo its steps first.`;
+export const gateNotPassed = (d: { tag: Text }) => l`Not done: ${d.tag} is at a gate. Say whether it passed or failed first.`;
+export const readingsMissing = (d: { attribute: Text }) => l`“${d.attribute}” has not been read yet. The other readings are kept.`;
+export const partTaken = (d: { tag: Text }) => l`Not done: ${d.tag} is no longer on the shelf; another unit has it. Choose the next best.`;
+export const notInterchangeable = (d: { tag: Text; slot: Text }) => l`Not done: ${d.tag} does not fit the ${d.slot} of this model. Choose one of the parts offered.`;
+export const slotsOpen = (d: { tag: Text; count: number; slot: Text }) => l`Not done: ${d.tag} still needs ${plural(d.count, 0, { "one": l`a ${d.slot}`, "other": l`${number(d.count)} parts, first the ${d.slot}` })}. Fill them, then send it on.`;
+export const testsOpen = (d: { tag: Text; count: number; first: Text }) => l`Not done: ${d.tag} has ${plural(d.count, 0, { "one": l`${number(d.count)} test`, "other": l`${number(d.count)} tests` })} still to pass, first “${d.first}”. Then release it.`;
+export const fileEmpty = () => l`Nothing was imported: the file has no rows under its headings. Choose another file.`;
+export const fileUnreadable = (d: { says: Text }) => l`Nothing was imported: the file cannot be read as a table (${d.says}). Save it as CSV and try again.`;
+export const fileTooLarge = (d: { most: Text }) => l`Nothing was imported: the file is larger than ${d.most}. Split it and import the pieces.`;
+export const columnsMissing = (d: { columns: readonly string[]; found: readonly string[] }) => l`Nothing was imported: no column for ${list(d.columns)} among ${list(d.found)}. Name the columns in the first line and try again.`;
+export const modelInvalid = (d: { place: Text; says: Text; mend: Text; more: number }) => l`The model was rejected at ${d.place}. ${d.says} ${d.mend} ${plural(d.more, 0, { "0": l``, "one": l`There is ${number(d.more)} more fault.`, "other": l`There are ${number(d.more)} more faults.` })}`;
+export const draftStale = (d: { by: Text }) => l`${d.by} saved this draft in the meantime. Yours is kept in this browser: save it as a separate draft, or take theirs.`;
+export const logEmpty = () => l`There is no draft yet because nothing has been logged. Log the first step, then try again.`;
+export const databaseAway = () => l`The database does not answer. What you entered is kept in this browser and is sent when it is back.`;
+export const serverAway = () => l`The server does not answer. What you entered is kept in this browser and is sent when it is back.`;
+export const fault = () => l`Something went wrong on the server, and it is in its log. What you entered is kept; try again.`;
+export const somebodyElse = () => l`somebody else`;
+export const personAtBench = (d: { name: Text; bench: Text }) => l`${d.name} (${d.bench})`;
+export const cannotBeSoldAsIs = () => l`it cannot be sold as it is`;
+export const mustNotBeSwitchedOn = () => l`it must not be switched on to be wiped`;
+export const cannotBeReleased = () => l`it cannot be released for sale`;
+export const cannotBeSent = () => l`it cannot be sent`;
+export const thisStepHasNoSuch = () => l`this step has no such end`;
+export const thisStepWaitsOnThe = (d: { fixture: Text }) => l`this step waits on the ${d.fixture}`;
+export const noScrewOfThisStep = () => l`no screw of this step has a torque`;
+export const thisStepAsksNothingAbout = () => l`this step asks nothing about it`;
+export const thisStepFrees = (d: { parts: readonly string[] }) => l`this step frees ${list(d.parts)}`;
+export const oneOfTheChoices = () => l`it must be one of the choices shown`;
+export const withinRange = (d: { low: Text; high: Text; unit: Text }) => l`it must be ${d.low} to ${d.high} ${d.unit}`;
+export const thisStepFreesNothing = () => l`this step frees nothing that gets a tag`;
+export const notText = () => l`it is not text but some other kind of file`;
+export const quoteOpen = (d: { line: number }) => l`${plural(d.line, 0, { "0": l``, "other": l`near line ${d.line}, ` })}a quotation mark is opened and not closed`;
+export const notJpeg = () => l`it is not a JPEG picture`;
+export const rowsMost = (d: { rows: number }) => l`${number(d.rows)} rows`;
+export const logChanged = () => l`Not logged: another step stands at this place of the log. Reload the page to see it, then log your step again.`;
+
+export const all: Readonly<Record<string, (d: never) => string>> = { badInput, notSignedIn, notPermitted, pinWrong, pinLocked, notFound, unknownTag, unknownModel, rulesUnknown, rulesInvalid, stale, wrongStage, idReused, undoTooLate, codeTaken, lineTaken, serialKnown, notIdentified, accountLocked, reportedLost, notLetGo, findingForbids, notWiped, dataBearing, targetsUnreachable, noWorth, torqueIsForce, torqueUnreadable, stepNotNext, sheetHalted, heatLocked, waitRunning, fixtureTaken, notSkipped, torqueOpen, rehearseFirst, stepDoneAlready, noFurtherRung, sheetOpen, gateNotPassed, readingsMissing, partTaken, notInterchangeable, slotsOpen, testsOpen, fileEmpty, fileUnreadable, fileTooLarge, columnsMissing, modelInvalid, draftStale, logEmpty, databaseAway, serverAway, fault, somebodyElse, personAtBench, cannotBeSoldAsIs, mustNotBeSwitchedOn, cannotBeReleased, cannotBeSent, thisStepHasNoSuch, thisStepWaitsOnThe, noScrewOfThisStep, thisStepAsksNothingAbout, thisStepFrees, oneOfTheChoices, withinRange, thisStepFreesNothing, notText, quoteOpen, notJpeg, rowsMost, logChanged };
+
+/** What the core found out, as a sentence. */
+export const say = sayer<'refusals'>({
+  refusals: all,
+});

@@ -1,0 +1,31 @@
+// Made from words/en/counts.json by `npm run words`. Change it there.
+import { l, plural, type Text } from '@/words/runtime';
+import { list, number, share, whole } from '@/words/format';
+
+export const units = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} unit`, "other": l`${number(d.count)} units` })}`;
+export const lines = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} line`, "other": l`${number(d.count)} lines` })}`;
+export const problems = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} problem`, "other": l`${number(d.count)} problems` })}`;
+export const parts = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} part`, "other": l`${number(d.count)} parts` })}`;
+export const operations = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} step`, "other": l`${number(d.count)} steps` })}`;
+export const joints = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} joint`, "other": l`${number(d.count)} joints` })}`;
+export const logs = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} log`, "other": l`${number(d.count)} logs` })}`;
+export const answers = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} answer`, "other": l`${number(d.count)} answers` })}`;
+export const things = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} thing`, "other": l`${number(d.count)} things` })}`;
+export const goodRows = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} good row`, "other": l`${number(d.count)} good rows` })}`;
+export const steps = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} step`, "other": l`${number(d.count)} steps` })}`;
+export const kindsMore = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} more kind`, "other": l`${number(d.count)} more kinds` })}`;
+export const screwsOfKinds = (d: { count: number; kinds: number; names: readonly string[] }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} screw`, "other": l`${number(d.count)} screws` })} of ${plural(d.kinds, 0, { "one": l`${number(d.kinds)} kind`, "other": l`${number(d.kinds)} kinds` })}: ${list(d.names)}`;
+export const modelInShort = (d: { parts: number; operations: number; screws: number; kinds: readonly string[] }) => l`${plural(d.parts, 0, { "one": l`${number(d.parts)} part`, "other": l`${number(d.parts)} parts` })}, ${plural(d.operations, 0, { "one": l`${number(d.operations)} step`, "other": l`${number(d.operations)} steps` })}, ${plural(d.screws, 0, { "one": l`${number(d.screws)} screw`, "other": l`${number(d.screws)} screws` })}: ${list(d.kinds)}.`;
+export const quoted = (d: { name: Text }) => l`“${d.name}”`;
+export const opensNoFurther = (d: { opening: Text }) => l`opens no further than ${d.opening}`;
+export const millimetres = (d: { mm: Text }) => l`${d.mm} mm`;
+export const degrees = (d: { degrees: Text }) => l`${d.degrees}°`;
+export const joints2 = (d: { count: Text; joint: Text }) => l`${d.count} × ${d.joint}`;
+export const screwsInCup = (d: { count: number; cup: Text }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} screw`, "other": l`${number(d.count)} screws` })} in ${d.cup}`;
+export const chanceOf = (d: { chance: number; what: Text }) => l`${share(d.chance)}: ${d.what}`;
+export const shareRange = (d: { low: number; high: number }) => l`${whole(d.low)} to ${whole(d.high)} %`;
+export const chanceAfter = (d: { what: Text; chance: number }) => l`${d.what} (${share(d.chance)}).`;
+export const ofAll = (d: { count: Text; all: Text }) => l`${d.count} of ${d.all}`;
+export const span = (d: { low: Text; high: Text }) => l`${d.low} to ${d.high}`;
+export const saleGrade = (d: { grade: Text }) => l`grade ${d.grade}`;
+export const inBin = (d: { bin: Text }) => l`bin ${d.bin}`;

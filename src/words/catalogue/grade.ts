@@ -1,0 +1,35 @@
+// Made from words/en/grade.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { money, number } from '@/words/format';
+
+export const limits = () => l`(limits it)`;
+export const notRead = () => l`not read`;
+export const enterNumberFromTo = (d: { low: Text; high: Text; unit: Text }) => l`Enter a number from ${d.low} to ${d.high}${d.unit}.`;
+export const toBToCTo = (d: { a: Text; b: Text; c: Text }) => l`A to ${d.a}, B to ${d.b}, C to ${d.c}. Press Enter.`;
+export const unknownUnit = () => l`an unknown unit`;
+export const fromAtTeardown = (d: { modelName: Text; anUnknownUnit: Text; state: Text; handling: Text }) => l`${d.modelName} · from ${d.anUnknownUnit} · ${d.state} at teardown${d.handling}`;
+export const limitedBy = (d: { grade: Text; limiting: Text }) => l`${d.grade}, limited by ${d.limiting}`;
+export const ofRead = (d: { readCount: Text; attributes: Text }) => l`${d.readCount} of ${d.attributes} read`;
+export const grade = (d: { isJudgedOk: 'yes' | 'no' }) => l`${select(d.isJudgedOk, { "yes": l`Grade`, "other": l`So far, at best` })}`;
+export const nothingReadYet = () => l`nothing read yet`;
+export const otherwise = () => l`Otherwise`;
+export const withPerfect = (d: { limiting: Text }) => l`With perfect ${d.limiting}`;
+export const more = (d: { grade: number }) => l`, ${money(d.grade)} more`;
+export const wouldBe = (d: { limiting: Text; without: Text; grade: Text }) => l`${d.limiting} it would be ${d.without}${d.grade}.`;
+export const fetches = (d: { grade: number }) => l`Fetches ${money(d.grade)}.`;
+export const nothingLimits = () => l`Nothing limits it.`;
+export const worstAttributeDecidesReadAll = () => l`The worst attribute decides; read all of them.`;
+export const atBest = (d: { grade: Text }) => l`At best ${d.grade}:`;
+export const inItsUnit = (d: { finding: Text }) => l`${d.finding} in its unit.`;
+export const mayHoldPersonalDataDestroy = () => l`It may hold personal data. Destroy it; the shelf will refuse it.`;
+export const scrapNext = (d: { isJudgedOk: 'yes' | 'no'; isGradeX: 'yes' | 'no'; grade: Text }) => l`${select(d.isJudgedOk, { "yes": l`${select(d.isGradeX, { "yes": l`Scrap, next`, "other": l`Grade ${d.grade}, next` })}`, "other": l`Grade, next` })}`;
+export const undo = () => l`Undo`;
+export const scrap = () => l`Scrap it`;
+export const scrappedAtGrading = () => l`scrapped at grading`;
+export const partsToGrade = () => l`Parts to grade`;
+export const partToGrade = (d: { waiting: number }) => l`${plural(d.waiting, 0, { "one": l`${number(d.waiting)} part`, "other": l`${number(d.waiting)} parts` })} to grade`;
+export const partsAppearHereWhenThey = () => l`Parts appear here when they are freed at the bench.`;
+export const noPartsToGrade = () => l`No parts to grade`;
+export const putGradedPartsAwayShelf = () => l`Put graded parts away: the Shelf says which bin.`;
+export const undoLastGrade = () => l`Undo the last grade`;
+export const scrap2 = () => l`scrap`;

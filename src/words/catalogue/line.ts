@@ -1,0 +1,12 @@
+// Made from words/en/line.json by `npm run words`. Change it there.
+import { l, select } from '@/words/runtime';
+
+export const findOrScan = () => l`Find or scan`;
+export const theLine = () => l`The line`;
+export const slowestStage = () => l`, the slowest stage`;
+export const switchThemeLightDark = () => l`Switch theme (light, dark)`;
+export const yieldWherePartsTimeAnd = () => l`Yield: where parts, time and money are lost`;
+export const modelsHowEachOneComes = () => l`Models: how each one comes apart`;
+export const lightTheme = (d: { isResolvedThemeDark: 'yes' | 'no' }) => l`${select(d.isResolvedThemeDark, { "yes": l`Light theme`, "other": l`Dark theme` })}`;
+export const signOut = () => l`Sign out`;
+export const pluckyParcel = () => l`Plucky Parcel`;

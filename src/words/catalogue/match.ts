@@ -1,0 +1,35 @@
+// Made from words/en/match.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { money, number } from '@/words/format';
+
+export const onlyPartsThatFitAre = () => l`Only parts that fit are offered, the most profitable first.`;
+export const noUnitsWaitingForParts = () => l`No units waiting for parts`;
+export const noUnitsToBuildWith = (d: { rows: number; ready: Text }) => l`${plural(d.rows, 0, { "0": l`No units`, "one": l`${number(d.rows)} unit`, "other": l`${number(d.rows)} units` })} to build, ${d.ready} with all parts`;
+export const unitsDecidedAsBuildsAt = () => l`Units decided as builds at Triage appear here.`;
+export const unit = () => l`Unit`;
+export const sellsAt = () => l`Sells at`;
+export const price = () => l`Price`;
+export const plainLetterUnitsOwnPart = () => l`plain letter: the unit’s own part, B if nothing limits it · boxed: reserved from the shelf · dashed: still needed · underlined: limits the grade`;
+export const nextSlot = () => l`Next slot`;
+export const previousSlot = () => l`Previous slot`;
+export const theBench = (d: { isUnitAssigned: 'yes' | 'no' }) => l`${select(d.isUnitAssigned, { "yes": l`the bench`, "other": l`Prove` })}`;
+export const partsFor = (d: { tag: Text }) => l`Parts for ${d.tag}`;
+export const slots = () => l`Slots`;
+export const sendTo = (d: { tag: Text; goesTo: Text }) => l`Send ${d.tag} to ${d.goesTo}`;
+export const partStillNeeded = (d: { open: number }) => l`${plural(d.open, 0, { "one": l`${number(d.open)} part`, "other": l`${number(d.open)} parts` })} still needed`;
+export const undo = () => l`Undo`;
+export const rebuilds = () => l`Rebuilds`;
+export const needed = () => l`needed`;
+export const worthSameLowerGradeUsed = () => l`worth the same; the lower grade is used first`;
+export const lessProfit = (d: { gainCents: number }) => l`${money(d.gainCents)} less profit`;
+export const nextBest = (d: { tag: Text; gainCents: Text }) => l`Next best: ${d.tag}, ${d.gainCents}.`;
+export const itsOwnPartOut = (d: { because: Text }) => l`Its own part is out: ${d.because}.`;
+export const itsOwnPartCountsAs = () => l`Its own part counts as OK.`;
+export const putBack = (d: { tag: Text }) => l`Put ${d.tag} back`;
+export const takeGradeFrom = (d: { tag: Text; grade: Text; bin: Text }) => l`Take ${d.tag}, grade ${d.grade}, from ${d.bin}`;
+export const sellsAtLeaves = (d: { bin: Text; sellsAt: Text; gainCents: number }) => l`${d.bin} · sells at ${d.sellsAt}, leaves ${money(d.gainCents)}`;
+export const theShelf = () => l`the shelf`;
+export const getsFromGrade = (d: { tag: Text; name: Text; tag2: Text; theShelf: Text; grade: Text }) => l`${d.tag} gets the ${d.name} ${d.tag2} from ${d.theShelf}, grade ${d.grade}.`;
+export const needsGradeThenSellsAt = (d: { tag: Text; isNeeded: 'yes' | 'no'; name: Text; tag2: Text; grade: Text; sellsAt: Text; priceCents: number }) => l`${d.tag} ${select(d.isNeeded, { "yes": l`needs`, "other": l`could get` })} a ${d.name}: ${d.tag2}, grade ${d.grade}. It then sells at ${d.sellsAt} for ${money(d.priceCents)}.`;
+export const noMatchingOnShelfDonor = (d: { name: Text; tag: Text }) => l`No matching ${d.name} on the shelf. A donor with this part, or buying one, would release ${d.tag}.`;
+export const noOtherOnShelf = (d: { name: Text }) => l`No other ${d.name} on the shelf.`;

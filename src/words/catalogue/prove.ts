@@ -1,0 +1,37 @@
+// Made from words/en/prove.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { list, number } from '@/words/format';
+
+export const unitsToProve = () => l`Units to prove`;
+export const unitToProve = (d: { waiting: number }) => l`${plural(d.waiting, 0, { "one": l`${number(d.waiting)} unit`, "other": l`${number(d.waiting)} units` })} to prove`;
+export const unitsComeHereFromBench = () => l`Units come here from the bench, or from Match if they need no parts.`;
+export const nothingToProve = () => l`Nothing to prove`;
+export const releasedUnitsAreAtSend = () => l`Released units are at Send.`;
+export const undoLastRelease = () => l`Undo the last release`;
+export const notRead = () => l`not read`;
+export const replaced = (d: { partRef: readonly string[] }) => l`Replaced: ${list(d.partRef)}.`;
+export const nothingWasReplaced = () => l`Nothing was replaced.`;
+export const serial = (d: { maker: Text; name: Text; notRead: Text; nothingWasChangedInIt: Text }) => l`${d.maker} ${d.name}, serial ${d.notRead}. ${d.nothingWasChangedInIt}`;
+export const failed = (d: { tag: Text; failed: readonly string[] }) => l`${d.tag} failed: ${list(d.failed)}`;
+export const testToGo = (d: { tag: Text; open: number }) => l`${d.tag}: ${plural(d.open, 0, { "one": l`${number(d.open)} test`, "other": l`${number(d.open)} tests` })} to go`;
+export const mayBeSoldAt = (d: { tag: Text; grade: Text }) => l`${d.tag} may be sold at ${d.grade}`;
+export const worksWipeThenMayBe = (d: { tag: Text }) => l`${d.tag} works; wipe it, then it may be sold`;
+export const soldAs = () => l`Sold as it is:`;
+export const untestedGradeDOnlyHas = () => l`untested, grade D. It only has to be wiped.`;
+export const tests = () => l`Tests`;
+export const ofPassed = (d: { open: Text; tests: Text }) => l`${d.open} of ${d.tests} passed`;
+export const data = () => l`Data`;
+export const wiped = () => l`Wiped.`;
+export const recordedWithNameAndTime = () => l`Recorded with name and time.`;
+export const markAsWiped = () => l`Mark as wiped`;
+export const cosmeticGradeUnderLamp = () => l`Cosmetic grade, under the lamp`;
+export const asBuyerSees = () => l`as a buyer sees it`;
+export const cosmeticGrade = (d: { grade: Text }) => l`Cosmetic grade ${d.grade}`;
+export const saleGrade = () => l`Sale grade`;
+export const nothingLimits = () => l`Nothing limits it.`;
+export const backToMatch = () => l`Back to Match`;
+export const undo = () => l`Undo`;
+export const releaseAt = (d: { grade: Text }) => l`Release at ${d.grade}`;
+export const limitedBy = (d: { name: Text }) => l`Limited by the ${d.name}.`;
+export const limitedToDSoldAs = (d: { isLimitingAs: 'yes' | 'no' }) => l`${select(d.isLimitingAs, { "yes": l`Limited to D: sold as it is.`, "other": l`Limited by the cosmetic grade.` })}`;
+export const failedTests = (d: { failed: readonly string[] }) => l`failed: ${list(d.failed)}`;

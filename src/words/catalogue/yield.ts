@@ -1,0 +1,31 @@
+// Made from words/en/yield.json by `npm run words`. Change it there.
+import { l, plural, type Text } from '@/words/runtime';
+import { day, list, number } from '@/words/format';
+
+export const unitsFinished = (d: { days: readonly string[] }) => l`Units finished: ${list(d.days)}`;
+export const defects = (d: { says: readonly string[] }) => l`Defects: ${list(d.says)}`;
+export const harvestYieldPartsTableBelow = (d: { rows: Text }) => l`Harvest yield of ${d.rows} parts; the table below has the figures`;
+export const mostOftenOnceOneCause = (d: { part: Text; defect: Text; count: number; half: number }) => l`Most often: ${d.part}, ${d.defect} (${plural(d.count, 0, { "one": l`once`, "other": l`${number(d.count)} times` })}). ${plural(d.half, 0, { "one": l`One cause makes`, "other": l`${number(d.half)} causes make` })} up half the losses.`;
+export const noDefectsHaveBeenReported = () => l`No defects have been reported at the bench yet.`;
+export const allFactsAsCsv = () => l`All facts as CSV`;
+export const goodPartsPer100Sought = () => l`Good parts per 100 sought`;
+export const dotSoFarBar95 = () => l`dot: so far · bar: 95 % · good is A, B or C`;
+export const takeDonorApartAndGrade = () => l`Take a donor apart and grade its parts.`;
+export const defectsByPartAndCause = () => l`Defects by part and cause`;
+export const reported = (d: { count: Text }) => l`${d.count} reported`;
+export const nothingReported = () => l`Nothing reported.`;
+export const unitsFinishedPerDay = () => l`Units finished per day`;
+export const filledReleasedForSaleOpen = () => l`filled: released for sale · open: sent`;
+export const noUnitsHaveBeenReleased = () => l`No units have been released yet.`;
+export const figures = () => l`Figures`;
+export const n95Intervals = () => l`95 % intervals`;
+export const part = () => l`Part`;
+export const good = () => l`Good`;
+export const sought = () => l`Sought`;
+export const summary = () => l`Summary`;
+export const defect = (d: { part: Text; defect: Text }) => l`${d.part}: ${d.defect}`;
+export const defectCount = (d: { part: Text; defect: Text; count: number }) => l`${d.part}: ${d.defect}, ${number(d.count)}`;
+export const more = (d: { count: number }) => l`${number(d.count)} more`;
+export const released = () => l`released`;
+export const sent = () => l`sent`;
+export const dayCount = (d: { day: string; released: number; sent: number }) => l`${day(d.day)}: ${number(d.released)} released, ${number(d.sent)} sent`;

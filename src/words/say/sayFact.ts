@@ -1,0 +1,106 @@
+import type { Fact, FactType, Payloads } from '@/core/shop/facts';
+import type { NamedIn } from '@/core/shop/namedIn';
+import type { ReplanCause, SkipCause, WipeMethod } from '@/core/entities/stages';
+import type { TestResult } from '@/core/procedure/vocabulary';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
+import * as words from '@/words/catalogue/history';
+import { limitingName } from './attributes';
+import {
+  costRuleNames,
+  defectNames,
+  dispositionNames,
+  findingNames,
+  letGoNames,
+  partStateNames,
+  screwTroubleNames,
+  testNames,
+} from './names';
+
+export const resultNames: Readonly<Record<TestResult, string>> = {
+  sound: words.sound(),
+  fault: words.fault(),
+  'not-tested': words.notTested(),
+};
+
+const wipeNames: Readonly<Record<WipeMethod, string>> = {
+  'device-erase': words.deviceErase(),
+  'storage-overwrite': words.storageOverwrite(),
+  'storage-destroyed': words.storageDestroyed(),
+};
+
+const replanNames: Readonly<Record<ReplanCause, string>> = {
+  found: words.found(),
+  'part-lost': words.partLost(),
+  'will-not-yield': words.wontComeLoose(),
+  wanted: words.wanted(),
+  'ended-otherwise': words.endedOtherwise(),
+};
+
+const skipNames: Readonly<Record<SkipCause, string>> = {
+  'done-already': words.doneAlready(),
+  'not-there': words.notThere(),
+  'not-needed': words.notNeeded(),
+};
+
+const yes = (is: boolean): 'yes' | 'no' => (is ? 'yes' : 'no');
+const stepOf = ({ step }: NamedIn): string => (step ? saySheet(step) : '');
+
+/** One sentence for every fact, as the history shows it. */
+export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], named: NamedIn) => string } = {
+  'parcel-made': words.parcelMade,
+  'lines-expected': ({ fileName, lines }) => words.linesExpected({ fileName, count: lines.length }),
+  'cost-spread': ({ rule }) => words.costSpread({ rule: costRuleNames[rule] }),
+  'parcel-counted': ({ isCounted }) => words.parcelCounted({ isCounted: yes(isCounted) }),
+  'unit-tagged': words.unitTagged,
+  'unit-identified': ({ serial }) => words.unitIdentified({ serial, hasSerial: yes(serial !== '') }),
+  'mark-placed': ({ mark }, { face }) => words.markPlaced({ finding: findingNames[mark.kind], face }),
+  'photo-taken': words.photoTaken,
+  'test-noted': ({ test, result }) => words.testNoted({ test: testNames[test], result: resultNames[result] }),
+  'wipe-recorded': ({ method }) => words.wipeRecorded({ method: wipeNames[method] }),
+  'unit-decided': ({ disposition }) => words.unitDecided({ disposition: dispositionNames[disposition] }),
+  'unit-set-apart': words.unitSetApart,
+  'unit-let-go': ({ because }) => words.unitLetGo({ because: letGoNames[because] }),
+  'sheet-started': ({ kind, targets }) =>
+    words.sheetStarted({ isTeardown: yes(kind === 'teardown'), count: targets.length }),
+  'sheet-replanned': ({ because }) => words.sheetReplanned({ because: replanNames[because] }),
+  'hazard-cleared': words.hazardCleared,
+  'note-written': words.noteWritten,
+  'sheet-closed': words.sheetClosed,
+  'step-resisted': ({ rung }, named) => words.stepResisted({ step: stepOf(named), rung }),
+  'step-done': ({ seconds }, named) => words.stepDone({ step: stepOf(named), seconds }),
+  'step-skipped': ({ because }, named) => words.stepSkipped({ step: stepOf(named), because: skipNames[because] }),
+  'wait-begun': ({ minutes, fixture, place }, named) =>
+    words.waitBegun({ step: stepOf(named), taken: minutes, fixture, place }),
+  'part-trouble': ({ state, defectCode }, { part }) =>
+    words.partTrouble({
+      part,
+      state: partStateNames[state],
+      defect: defectCode && defectNames[defectCode],
+      hasDefect: yes(defectCode !== null),
+    }),
+  'screw-trouble': ({ count, kind }, named) =>
+    words.screwTrouble({ step: stepOf(named), count, kind: screwTroubleNames[kind] }),
+  'torque-read': ({ newtonCm }, named) => words.torqueRead({ step: stepOf(named), newtonCm }),
+  'reuse-judged': ({ isReused }, { part }) => words.reuseJudged({ part, isReused: yes(isReused) }),
+  'gate-judged': ({ hasPassed }, named) => words.gateJudged({ step: stepOf(named), hasPassed: yes(hasPassed) }),
+  'part-graded': ({ verdict }) =>
+    words.partGraded({
+      hasVerdict: yes(verdict !== undefined),
+      grade: verdict?.grade,
+      limiting: verdict && limitingName(verdict.limiting).toLowerCase(),
+    }),
+  'part-shelved': words.partShelved,
+  'part-scrapped': words.partScrapped,
+  'part-assigned': (_, { slot }) => words.partAssigned({ slot }),
+  'part-released': (_, { slot }) => words.partReleased({ slot }),
+  'unit-matched': words.unitMatched,
+  'proof-noted': ({ test, result }) => words.proofNoted({ test: testNames[test], result: resultNames[result] }),
+  'unit-proven': words.unitProven,
+  'unit-reworked': words.unitReworked,
+  'unit-sent': words.unitSent,
+  undone: words.undone,
+};
+
+/** A fact as a sentence: "Cover plate removed, 0:41". */
+export const sayFact = <T extends FactType>(fact: Pick<Fact<T>, 'type' | 'payload'>, named: NamedIn): string =>
+  factSentences[fact.type](fact.payload, named);
