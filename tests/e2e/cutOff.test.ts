@@ -21,7 +21,13 @@ afterAll(async () => {
 });
 
 const laptop = shippedModels.find(({ name }) => name === 'Slate Quay') as Model;
-const place = (page: Page) => page.$eval('header span strong', ({ textContent }) => Number(textContent));
+/** Waits for the step the sheet stands at: a page whose refresh was cut off is loaded again from what is kept. */
+const standsAt = (page: Page, step: number) =>
+  page.waitForFunction(
+    (wanted) => document.querySelector('header span strong')?.textContent === String(wanted),
+    {},
+    step,
+  );
 const waiting = (page: Page, count: number) =>
   page.waitForFunction(
     (wanted) => document.querySelector('[data-waiting]')?.getAttribute('data-waiting') === String(wanted),
@@ -50,15 +56,15 @@ test('the server goes in the middle of a teardown: the sheet goes on over a relo
   // Done and acknowledged after the page was kept: a reload must not ask for them again.
   for (let step = 2; step <= 3; step += 1) await press(page, 'space');
   await settled(page);
-  expect(await place(page)).toBe(3);
+  await standsAt(page, 3);
 
   way.cut();
   await press(page, 'space');
   await says(page, /1 fact to send/);
-  expect(await place(page)).toBe(4);
+  await standsAt(page, 4);
   await page.reload();
   await says(page, 'The server does not answer');
-  await page.waitForFunction(() => document.querySelector('header span strong')?.textContent === '4');
+  await standsAt(page, 4);
   await waiting(page, 1);
   for (let step = 5; step <= 7; step += 1) await press(page, 'space');
   await press(page, 'o', 'n');
@@ -67,7 +73,7 @@ test('the server goes in the middle of a teardown: the sheet goes on over a relo
   await press(page, 'Enter');
   await waiting(page, 5);
   await page.reload();
-  await page.waitForFunction(() => document.querySelector('header span strong')?.textContent === '7');
+  await standsAt(page, 7);
   const asked = await heading(page);
 
   way.mend();

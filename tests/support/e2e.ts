@@ -95,8 +95,10 @@ export async function go(page: Page, url: string, path: string): Promise<void> {
   await settled(page);
 }
 
-export const heading = (page: Page): Promise<string> =>
-  page.$eval('h1', ({ textContent }) => (textContent ?? '').replace(/\s+/g, ' ').trim());
+export async function heading(page: Page): Promise<string> {
+  await page.waitForSelector('h1');
+  return page.$eval('h1', ({ textContent }) => (textContent ?? '').replace(/\s+/g, ' ').trim());
+}
 
 /** Waits until the page says something, and fails with what it says instead. */
 export async function says(page: Page, words: string | RegExp, timeout = 8000): Promise<void> {

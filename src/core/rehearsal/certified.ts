@@ -1,6 +1,6 @@
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
-import { modelOf } from '@/core/shop/unitAt';
+import { modelOf } from '@/core/shop/findUnit';
 import type { Fact } from '@/core/shop/facts';
 import type { World } from '@/core/shop/world';
 import { readStepId } from '@/core/teardown/sheet/sheetStep';

@@ -17,6 +17,20 @@ export interface Said<P> {
 /** What a fact does, given the world it meets. */
 export type Effect<P> = (world: World, fact: Said<P>) => Outcome<readonly Change[]>;
 
+/** Finds what a fact is about, or refuses when it may not be changed now. */
+export type Finder<S, P> = (world: World, fact: Said<P>) => Outcome<S>;
+
+/** The effect on what a finder found; what the finder refuses is refused. */
+export const on =
+  <S, P>(
+    find: Finder<S, NoInfer<P>>,
+    effect: (found: S, fact: Said<P>, world: World) => Outcome<readonly Change[]>,
+  ): Effect<P> =>
+  (world, fact) => {
+    const found = find(world, fact);
+    return found.ok ? effect(found.value, fact, world) : found;
+  };
+
 /** What a fact looks at or changes beside its subject: it is loaded, and locked, before the fact is judged. */
 export interface Involves {
   readonly keys?: readonly { readonly kind: EntityKind; readonly id: string }[];

@@ -3,10 +3,9 @@ import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { SheetState, Unit } from '../entities/entities';
-import type { Said } from './define';
+import type { Finder } from './define';
 import { nextStep, sheetOf } from '../sheet/sheetOf';
-import { modelOf, unitAt } from './unitAt';
-import type { World } from './world';
+import { identifiedIn } from './findUnit';
 
 export interface OpenSheet {
   readonly unit: Unit;
@@ -15,17 +14,17 @@ export interface OpenSheet {
   readonly steps: readonly SheetStep[];
 }
 
-/** The unit with its running sheet, refused when there is none. */
-export function openSheet(world: World, fact: Pick<Said<unknown>, 'subjectId'>): Outcome<OpenSheet> {
-  const found = unitAt(world, fact, 'teardown', 'rebuild');
+const atBench = identifiedIn('teardown', 'rebuild');
+
+/** Finds the unit with its running sheet, refused when there is none. */
+export const openSheet: Finder<OpenSheet, unknown> = (world, fact) => {
+  const found = atBench(world, fact);
   if (!found.ok) return found;
-  const unit = found.value;
-  const model = modelOf(world, unit);
-  if (!model.ok) return model;
+  const { unit, model } = found.value;
   if (!unit.sheet || unit.sheet.isClosed) return refuse('step-not-next', { tag: unit.tag });
-  const planned = sheetOf(model.value, unit, unit.sheet);
-  return planned.ok ? accept({ unit, model: model.value, sheet: unit.sheet, steps: planned.value.steps }) : planned;
-}
+  const planned = sheetOf(model, unit, unit.sheet);
+  return planned.ok ? accept({ unit, model, sheet: unit.sheet, steps: planned.value.steps }) : planned;
+};
 
 /** The step named, refused unless it is the one to be done now. */
 function stepNow({ unit, sheet, steps }: OpenSheet, stepId: string): Outcome<SheetStep> {
@@ -39,38 +38,39 @@ export interface StepAtHand extends OpenSheet {
   readonly operation: Operation | undefined;
 }
 
-/** The step a fact is about, refused unless it is the one to be done now; whether it may be worked on is not asked. */
-export function stepSpokenOf(
-  world: World,
-  fact: Pick<Said<{ readonly stepId: string }>, 'subjectId' | 'payload'>,
-): Outcome<StepAtHand> {
+interface OfStep {
+  readonly stepId: string;
+}
+
+/** Finds the step a fact is about, refused unless it is the one to be done now; whether it may be worked on is not asked. */
+export const stepSpokenOf: Finder<StepAtHand, OfStep> = (world, fact) => {
   const opened = openSheet(world, fact);
   if (!opened.ok) return opened;
   const step = stepNow(opened.value, fact.payload.stepId);
   if (!step.ok) return step;
   const operation = opened.value.model.operations.find(({ id }) => id === step.value.operationId);
   return accept({ ...opened.value, step: step.value, operation });
-}
+};
 
-/**
- * The step to be worked on now, refused while something forbids work: a hazard that nobody has cleared, or, for a step
- * that heats, solvent in the air.
- */
-export function stepAtHand(
-  world: World,
-  fact: Pick<Said<{ readonly stepId: string }>, 'subjectId' | 'at' | 'payload'>,
-  isSkipped = false,
-): Outcome<StepAtHand> {
+/** Finds the step to be passed over now, refused while a hazard that nobody has cleared halts the sheet. */
+export const stepToSkip: Finder<StepAtHand, OfStep> = (world, fact) => {
   const spoken = stepSpokenOf(world, fact);
   if (!spoken.ok) return spoken;
-  const { unit, sheet, step, operation } = spoken.value;
-  if (sheet.isHalted && !world.isPast) return refuse('sheet-halted', { tag: unit.tag });
+  const { unit, sheet } = spoken.value;
+  return sheet.isHalted && !world.isPast ? refuse('sheet-halted', { tag: unit.tag }) : spoken;
+};
+
+/** Finds the step to be worked on now: one that may be passed over, and does not heat with solvent in the air. */
+export const stepAtHand: Finder<StepAtHand, OfStep> = (world, fact) => {
+  const found = stepToSkip(world, fact);
+  if (!found.ok) return found;
+  const { unit, sheet, step, operation } = found.value;
   const isHeated = step.leg === 'out' && operation?.heat !== undefined;
   const lockedMs = sheet.heatLockedUntil === null ? 0 : Date.parse(sheet.heatLockedUntil) - Date.parse(fact.at);
-  if (isHeated && !isSkipped && lockedMs > 0 && !world.isPast)
+  if (isHeated && lockedMs > 0 && !world.isPast)
     return refuse('heat-locked', { tag: unit.tag, minutes: Math.ceil(lockedMs / 60_000) });
-  return spoken;
-}
+  return found;
+};
 
 /** Marks a step done; its timer, if one ran, is over. */
 export const advance = (unit: Unit, sheet: SheetState, stepId: string): Unit =>

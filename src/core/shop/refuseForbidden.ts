@@ -2,7 +2,7 @@ import type { Unit } from '@/core/entities/entities';
 import type { Deed } from '@/core/findings/rules';
 import { forbiddenBy } from '@/core/findings/standing';
 import { refuse, type Outcome } from '@/core/shared/outcome';
-import { modelOf } from './unitAt';
+import { modelOf } from './findUnit';
 import type { World } from './world';
 
 /** The refusal of a deed that something found on the unit forbids; null when nothing does, or the log only tells what was. */

@@ -29,10 +29,7 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
         {best && second && !assigned
           ? words.nextBest({
               tag: second.part.tag,
-              gainCents:
-                best.gainCents === second.gainCents
-                  ? words.worthSameLowerGradeUsed()
-                  : words.lessProfit({ gainCents: best.gainCents - second.gainCents }),
+              gainCents: whyFirst(best, second),
             })
           : need.isNeeded
             ? words.itsOwnPartOut({ because: sayReason(need.because) })
@@ -86,4 +83,10 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
       ? words.noMatchingOnShelfDonor({ name: need.part.name, tag: unit.tag })
       : words.noOtherOnShelf({ name: need.part.name });
   }
+}
+
+/** Why the best goes before the next: more profit, a lower grade for the same, or only its age. */
+function whyFirst(best: RankedPart<Part>, second: RankedPart<Part>): string {
+  if (best.gainCents !== second.gainCents) return words.lessProfit({ gainCents: best.gainCents - second.gainCents });
+  return best.part.grade === second.part.grade ? words.worthSameOlderUsed() : words.worthSameLowerGradeUsed();
 }

@@ -1,8 +1,15 @@
 import { accept, refuse } from '@/core/shared/outcome';
 import type { Parcel, ParcelLine, Unit } from '@/core/entities/entities';
 import type { CostRule } from '@/core/shared/costRule';
-import { define, type Involves } from '../define';
+import { define, on, type Finder, type Involves } from '../define';
 import { unitChange, type Change } from '../world';
+
+const parcelNamed: Finder<Parcel, unknown> = (world, { subjectId }) => {
+  const parcel = world.find('parcel', subjectId);
+  return parcel ? accept(parcel) : refuse('not-found', { id: subjectId });
+};
+
+const parcelChange = (before: Parcel, after: Parcel): Change => ({ kind: 'parcel', id: before.id, before, after });
 
 /** Dock: a parcel arrives, its expected list is read, its units get tags. */
 export const dockFacts = {
@@ -41,9 +48,7 @@ export const dockFacts = {
     saidBy: 'technician',
     /** The server alone reads a list from its file. */
     isPosted: false,
-    effect: (world, { id, subjectId, payload }) => {
-      const parcel = world.find('parcel', subjectId);
-      if (!parcel) return refuse('not-found', { id: subjectId });
+    effect: on(parcelNamed, (parcel, { id, subjectId, payload }, world) => {
       const lines = payload.lines.map((line): Change => {
         const lineId = `${subjectId}/${line.lineNo}`;
         const after: ParcelLine = { id: lineId, parcelId: subjectId, ...line, version: 0, lastFactId: id };
@@ -52,31 +57,26 @@ export const dockFacts = {
       const taken = lines.find((line) => world.find('line', line.id));
       if (taken) return refuse('line-taken', { line: taken.id.split('/').at(-1) ?? '' });
       const counted: Parcel = { ...parcel, lineCount: parcel.lineCount + lines.length };
-      return accept([{ kind: 'parcel', id: subjectId, before: parcel, after: counted }, ...lines]);
-    },
+      return accept([parcelChange(parcel, counted), ...lines]);
+    }),
   }),
 
   'cost-spread': define<{ readonly rule: CostRule }>({
     subject: 'parcel',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, { subjectId, payload }) => {
-      const parcel = world.find('parcel', subjectId);
-      if (!parcel) return refuse('not-found', { id: subjectId });
-      return accept([{ kind: 'parcel', id: subjectId, before: parcel, after: { ...parcel, costRule: payload.rule } }]);
-    },
+    effect: on(parcelNamed, (parcel, { payload: { rule } }) =>
+      accept([parcelChange(parcel, { ...parcel, costRule: rule })]),
+    ),
   }),
 
   'parcel-counted': define<{ readonly isCounted: boolean }>({
     subject: 'parcel',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, { subjectId, payload }) => {
-      const parcel = world.find('parcel', subjectId);
-      if (!parcel) return refuse('not-found', { id: subjectId });
-      const after = { ...parcel, isCounted: payload.isCounted };
-      return accept([{ kind: 'parcel', id: subjectId, before: parcel, after }]);
-    },
+    effect: on(parcelNamed, (parcel, { payload: { isCounted } }) =>
+      accept([parcelChange(parcel, { ...parcel, isCounted })]),
+    ),
   }),
 
   'unit-tagged': define<{ readonly parcelId: string; readonly lineNo: number | null; readonly tag?: string }>({

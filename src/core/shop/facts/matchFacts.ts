@@ -1,7 +1,7 @@
 import { accept, refuse } from '@/core/shared/outcome';
 import { fitsSlot, slotNeeds } from '@/core/sale/slots';
-import { modelOf, unitAt } from '../unitAt';
-import { define, type Nothing } from '../define';
+import { identifiedIn, unitIn } from '../findUnit';
+import { define, on, type Nothing } from '../define';
 import { partChange, unitChange } from '../world';
 
 /** Match: shelf parts are set aside for the slots of a unit that is to be built. */
@@ -11,57 +11,43 @@ export const matchFacts = {
     saidBy: 'technician',
     isPosted: true,
     involves: ({ partId }) => ({ keys: [{ kind: 'part', id: partId }] }),
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'match');
-      if (!found.ok) return found;
-      const unit = found.value;
-      const model = modelOf(world, unit);
-      if (!model.ok) return model;
-      const { slot, partId } = fact.payload;
+    effect: on(identifiedIn('match'), ({ unit, model }, { payload: { slot, partId } }, world) => {
       const part = world.find('part', partId);
       if (!part) return refuse('not-found', { id: partId });
       if (part.place !== 'shelf' || unit.assigned[slot] !== undefined) return refuse('part-taken', { tag: part.tag });
-      if (!fitsSlot(model.value, slot, part)) return refuse('not-interchangeable', { tag: part.tag, slot });
+      if (!fitsSlot(model, slot, part)) return refuse('not-interchangeable', { tag: part.tag, slot });
       return accept([
         unitChange(unit, { ...unit, assigned: { ...unit.assigned, [slot]: partId } }),
         partChange(part, { ...part, place: 'assigned', assignedTo: unit.id }),
       ]);
-    },
+    }),
   }),
 
   'part-released': define<{ readonly slot: string }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'match');
-      if (!found.ok) return found;
-      const unit = found.value;
-      const { [fact.payload.slot]: partId, ...rest } = unit.assigned;
+    effect: on(unitIn('match'), (unit, { payload: { slot } }, world) => {
+      const { [slot]: partId, ...rest } = unit.assigned;
       const part = partId === undefined ? undefined : world.find('part', partId);
-      if (!part) return refuse('not-found', { id: fact.payload.slot });
+      if (!part) return refuse('not-found', { id: slot });
       return accept([
         unitChange(unit, { ...unit, assigned: rest }),
         partChange(part, { ...part, place: 'shelf', assignedTo: null }),
       ]);
-    },
+    }),
   }),
 
   'unit-matched': define<Nothing>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'match');
-      if (!found.ok) return found;
-      const unit = found.value;
-      const model = modelOf(world, unit);
-      if (!model.ok) return model;
-      const open = slotNeeds(model.value, unit).filter(({ part, isNeeded }) => isNeeded && !unit.assigned[part.id]);
+    effect: on(identifiedIn('match'), ({ unit, model }) => {
+      const open = slotNeeds(model, unit).filter(({ part, isNeeded }) => isNeeded && !unit.assigned[part.id]);
       const [first] = open;
       if (first) return refuse('slots-open', { tag: unit.tag, slot: first.part.name, count: open.length });
       const stage = Object.keys(unit.assigned).length > 0 ? 'rebuild' : 'prove';
       return accept([unitChange(unit, { ...unit, stage })]);
-    },
+    }),
   }),
 };

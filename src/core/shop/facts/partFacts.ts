@@ -1,24 +1,23 @@
-import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { accept, refuse } from '@/core/shared/outcome';
 import { gradePart } from '@/core/grading/gradePart';
 import type { GradeVerdict, Part } from '@/core/entities/entities';
 import { gradingRulesVersion, type Readings } from '@/core/grading/rules';
-import { define, type Said, type TakenIn } from '../define';
-import { partChange, type World } from '../world';
+import { define, on, type Finder, type TakenIn } from '../define';
+import { partChange } from '../world';
 
 interface Graded {
   readonly readings: Readings;
   readonly verdict?: GradeVerdict;
 }
 
-function partAt(
-  world: World,
-  fact: Pick<Said<unknown>, 'subjectId'>,
-  ...places: readonly Part['place'][]
-): Outcome<Part> {
-  const part = world.find('part', fact.subjectId);
-  if (!part) return refuse('not-found', { id: fact.subjectId });
-  return places.includes(part.place) ? accept(part) : refuse('wrong-stage', { tag: part.tag, stage: part.place });
-}
+/** Finds the part a fact is about, refused unless it is in one of these places. */
+const partIn =
+  (...places: readonly Part['place'][]): Finder<Part, unknown> =>
+  (world, { subjectId }) => {
+    const part = world.find('part', subjectId);
+    if (!part) return refuse('not-found', { id: subjectId });
+    return places.includes(part.place) ? accept(part) : refuse('wrong-stage', { tag: part.tag, stage: part.place });
+  };
 
 /** Grade and Shelf: measured, put away, or scrapped. */
 export const partFacts = {
@@ -28,40 +27,33 @@ export const partFacts = {
     saidBy: 'technician',
     isPosted: true,
     completed: withVerdict,
-    effect: (world, fact) => {
-      const found = partAt(world, fact, 'grade', 'to-shelve');
-      if (!found.ok) return found;
+    effect: on(partIn('grade', 'to-shelve'), (part, fact) => {
       const { readings, verdict } = fact.payload;
-      const judged = verdict ? accept(verdict) : gradePart(found.value.category, readings, found.value.findings);
+      const judged = verdict ? accept(verdict) : gradePart(part.category, readings, part.findings);
       if (!judged.ok) return judged;
       const { grade, limiting } = judged.value;
       const place = grade === 'X' ? 'scrap' : 'to-shelve';
-      return accept([partChange(found.value, { ...found.value, readings, grade, limiting, place })]);
-    },
+      return accept([partChange(part, { ...part, readings, grade, limiting, place })]);
+    }),
   }),
 
   'part-shelved': define<{ readonly bin: string }>({
     subject: 'part',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = partAt(world, fact, 'to-shelve', 'shelf');
-      if (!found.ok) return found;
-      const part = found.value;
+    effect: on(partIn('to-shelve', 'shelf'), (part, fact) => {
       if (!part.isDataCleared) return refuse('data-bearing', { tag: part.tag });
       return accept([partChange(part, { ...part, place: 'shelf', bin: fact.payload.bin })]);
-    },
+    }),
   }),
 
   'part-scrapped': define<{ readonly because: string }>({
     subject: 'part',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = partAt(world, fact, 'grade', 'to-shelve', 'shelf');
-      if (!found.ok) return found;
-      return accept([partChange(found.value, { ...found.value, place: 'scrap', bin: null })]);
-    },
+    effect: on(partIn('grade', 'to-shelve', 'shelf'), (part) =>
+      accept([partChange(part, { ...part, place: 'scrap', bin: null })]),
+    ),
   }),
 };
 

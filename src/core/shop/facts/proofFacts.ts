@@ -2,10 +2,10 @@ import { accept, refuse } from '@/core/shared/outcome';
 import { openProofs } from '@/core/sale/openProofs';
 import { gradesHeld, predictSale } from '@/core/sale/predictSale';
 import { refuseForbidden } from '../refuseForbidden';
-import { modelOf, unitAt } from '../unitAt';
+import { identifiedIn, unitIn } from '../findUnit';
 import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
 import type { SaleGrade } from '@/core/shared/grades';
-import { define } from '../define';
+import { define, on } from '../define';
 import { unitChange } from '../world';
 
 /** Prove and Send: whether it may be sold, at which grade, and that it left. */
@@ -14,43 +14,32 @@ export const proofFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'prove');
-      if (!found.ok) return found;
-      const proof = { ...found.value.proof, [fact.payload.test]: fact.payload.result };
-      return accept([unitChange(found.value, { ...found.value, proof })]);
-    },
+    effect: on(unitIn('prove'), (unit, { payload: { test, result } }) =>
+      accept([unitChange(unit, { ...unit, proof: { ...unit.proof, [test]: result } })]),
+    ),
   }),
 
   'unit-proven': define<{ readonly cosmetic: SaleGrade }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'prove');
-      if (!found.ok) return found;
-      const unit = found.value;
-      const model = modelOf(world, unit);
-      if (!model.ok) return model;
+    effect: on(identifiedIn('prove'), ({ unit, model }, fact, world) => {
       const forbidden = refuseForbidden(world, unit, 'prove');
       if (forbidden) return forbidden;
       if (!unit.isWiped) return refuse('not-wiped', { tag: unit.tag });
-      const open = openProofs(model.value, unit);
+      const open = openProofs(model, unit);
       if (open.length > 0) return refuse('tests-open', { tag: unit.tag, count: open.length, first: open[0] as string });
       const held = gradesHeld(unit.fitted, (id) => world.find('part', id)?.grade);
-      const { grade: saleGrade } = predictSale(model.value, unit, { held, look: fact.payload.cosmetic }, world.rules);
+      const { grade: saleGrade } = predictSale(model, unit, { held, look: fact.payload.cosmetic }, world.rules);
       return accept([unitChange(unit, { ...unit, saleGrade, stage: 'send' })]);
-    },
+    }),
   }),
 
   'unit-reworked': define<{ readonly because: string }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'prove');
-      if (!found.ok) return found;
-      const unit = found.value;
+    effect: on(unitIn('prove'), (unit) => {
       // What failed in proof is now known of the unit, so that Match asks for the part behind it.
       return accept([
         unitChange(unit, {
@@ -62,19 +51,17 @@ export const proofFacts = {
           sheet: null,
         }),
       ]);
-    },
+    }),
   }),
 
   'unit-sent': define<{ readonly shipment: string; readonly recipient: string }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'send');
-      if (!found.ok) return found;
-      const forbidden = refuseForbidden(world, found.value, 'send');
-      if (forbidden) return forbidden;
-      return accept([unitChange(found.value, { ...found.value, stage: 'sent', shipment: fact.payload.shipment })]);
-    },
+    effect: on(
+      unitIn('send'),
+      (unit, { payload: { shipment } }, world) =>
+        refuseForbidden(world, unit, 'send') ?? accept([unitChange(unit, { ...unit, stage: 'sent', shipment })]),
+    ),
   }),
 };

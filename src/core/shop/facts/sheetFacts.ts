@@ -8,10 +8,10 @@ import { handOn, openSheet } from '../openSheet';
 import { keptOf } from '@/core/sheet/replanSheet';
 import { sheetKindAt, sheetOf } from '@/core/sheet/sheetOf';
 import { rulesBy } from '../rulesBy';
-import { modelOf, unitAt } from '../unitAt';
+import { modelOf, unitIn } from '../findUnit';
 import { sheetRulesOf, type ScrewKeeping } from '@/core/shared/houseRules';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
-import { define, type Nothing } from '../define';
+import { define, on, type Nothing } from '../define';
 import { unitChange } from '../world';
 
 /** Run sheet as a whole: begun, planned anew, cleared of a hazard, and closed. */
@@ -25,10 +25,7 @@ export const sheetFacts = {
     saidBy: 'technician',
     isPosted: true,
     usesRules: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'teardown', 'rebuild');
-      if (!found.ok) return found;
-      const unit = found.value;
+    effect: on(unitIn('teardown', 'rebuild'), (unit, fact, world) => {
       const { kind, targets, keeping } = fact.payload;
       if (kind !== sheetKindAt(unit.stage)) return refuse('wrong-stage', { tag: unit.tag, stage: unit.stage });
       if (unit.sheet && !unit.sheet.isClosed && unit.sheet.doneStepIds.length > 0)
@@ -56,7 +53,7 @@ export const sheetFacts = {
         isHalted: findings.some(halts),
       };
       return accept([unitChange(unit, { ...unit, sheet, timer: null })]);
-    },
+    }),
   }),
 
   /** The sheet from here on, planned anew: what is wanted now, all that was found, and what cannot be done. */
@@ -64,10 +61,7 @@ export const sheetFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const opened = openSheet(world, fact);
-      if (!opened.ok) return opened;
-      const { unit, model, sheet, steps } = opened.value;
+    effect: on(openSheet, ({ unit, model, sheet, steps }, fact) => {
       const { targets, findings, barred, again } = fact.payload;
       const isNewHazard = findings.some((finding) => halts(finding) && !sheet.findings.includes(finding));
       const isHalted = sheet.isHalted || isNewHazard;
@@ -79,7 +73,7 @@ export const sheetFacts = {
       const { found } = withFindings(unit, [...new Set([...kindsFound(unit), ...findings])]);
       const timer = unit.timer && stepIds.includes(unit.timer.stepId) ? unit.timer : null;
       return accept([unitChange(unit, handOn({ ...unit, found, timer, sheet: { ...anew, stepIds } }))]);
-    },
+    }),
   }),
 
   /** An authorised person says that work on the unit may go on. */
@@ -87,12 +81,9 @@ export const sheetFacts = {
     subject: 'unit',
     saidBy: 'lead',
     isPosted: true,
-    effect: (world, fact) => {
-      const opened = openSheet(world, fact);
-      if (!opened.ok) return opened;
-      const { unit, sheet } = opened.value;
+    effect: on(openSheet, ({ unit, sheet }) => {
       return accept([unitChange(unit, { ...unit, sheet: { ...sheet, isHalted: false } })]);
-    },
+    }),
   }),
 
   'note-written': define<{ readonly stepId: string | null; readonly text: string }>({
@@ -109,15 +100,12 @@ export const sheetFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'teardown');
-      if (!found.ok) return found;
-      const unit = found.value;
+    effect: on(unitIn('teardown'), (unit) => {
       if (!unit.sheet) return refuse('step-not-next', { tag: unit.tag });
       return accept([
         unitChange(unit, { ...unit, stage: 'spent', timer: null, sheet: { ...unit.sheet, isClosed: true } }),
       ]);
-    },
+    }),
   }),
 };
 

@@ -12,8 +12,8 @@ import type {
   Unit,
 } from '@/core/entities/entities';
 import type { TorqueReading } from '@/core/screws/torqueState';
-import { define } from '../define';
-import { advance, handOn, stepAtHand, stepSpokenOf, type StepAtHand } from '../openSheet';
+import { define, on } from '../define';
+import { advance, handOn, stepAtHand, stepSpokenOf, stepToSkip, type StepAtHand } from '../openSheet';
 import { fit, free, isThere, tagsOfNewParts, withTags } from '../stepParts';
 import { keptOf, keptStep, rungNow } from '@/core/sheet/replanSheet';
 import { partsToTag, sheetOf } from '@/core/sheet/sheetOf';
@@ -26,10 +26,7 @@ export const stepFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const spoken = stepSpokenOf(world, fact);
-      if (!spoken.ok) return spoken;
-      const { unit, sheet, step, operation } = spoken.value;
+    effect: on(stepSpokenOf, ({ unit, sheet, step, operation }, fact) => {
       // The ladder is one of opening: on the way back there is none.
       const rungs = step.leg === 'out' ? (operation?.ladder?.rungs.length ?? 0) : 0;
       const before = rungNow(sheet, step.id);
@@ -38,7 +35,7 @@ export const stepFacts = {
       return accept([
         unitChange(unit, { ...unit, sheet: { ...sheet, resistances: [...sheet.resistances, fact.payload] } }),
       ]);
-    },
+    }),
   }),
 
   'step-done': define<{
@@ -59,10 +56,8 @@ export const stepFacts = {
     tagsNeeded: ({ freed }) => ({ unit: 0, part: freed.filter(isThere).length }),
     completed: (payload, { partTags }) => ({ ...payload, freed: withTags(payload.freed, partTags) }),
     printsLabels: tagsOfNewParts,
-    effect: (world, fact) => {
-      const found = stepAtHand(world, fact);
-      if (!found.ok) return found;
-      const { unit, sheet, step, operation } = found.value;
+    effect: on(stepAtHand, (found, fact, world) => {
+      const { unit, sheet, step, operation } = found;
       if (step.leg === 'gate') return refuse('gate-not-passed', { tag: unit.tag });
       const { endId } = fact.payload;
       if (endId !== undefined && !(step.leg === 'out' && operation?.ends?.some(({ id }) => id === endId)))
@@ -71,27 +66,24 @@ export const stepFacts = {
       if (loose) return refuse('torque-open', { screw: screwName(loose.screw), reading: loose.reading ?? 0 });
       const placed = step.leg === 'back' ? fit(world, unit, step) : accept({ unit, parts: [] });
       if (!placed.ok) return placed;
-      const freed = step.leg === 'out' ? free(found.value, fact.payload.freed, endId) : accept([]);
+      const freed = step.leg === 'out' ? free(found, fact.payload.freed, endId) : accept([]);
       if (!freed.ok) return freed;
       const airedFrom = unit.timer?.stepId === step.id ? unit.timer.beganAt : fact.at;
       const aired = step.leg === 'out' ? withSolvent(sheet, operation?.solvent?.ventilateMinutes, airedFrom) : sheet;
       const after =
         endId === undefined
           ? accept(advance(placed.value.unit, aired, step.id))
-          : endOtherwise(found.value, aired, endId, placed.value.unit);
+          : endOtherwise(found, aired, endId, placed.value.unit);
       if (!after.ok) return after;
       return accept([unitChange(unit, after.value), ...placed.value.parts, ...freed.value]);
-    },
+    }),
   }),
 
   'step-skipped': define<Skipped>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = stepAtHand(world, fact, true);
-      if (!found.ok) return found;
-      const { unit, model, sheet, step, steps } = found.value;
+    effect: on(stepToSkip, ({ unit, model, sheet, step, steps }, fact) => {
       const { because } = fact.payload;
       const isProofOfOff = step === steps[0] && step.leg === 'out' && step.joints.length + step.frees.length === 0;
       // A gate is never passed over, nor the proof that it is off; what wanted parts need is only spared when it is so already.
@@ -109,7 +101,7 @@ export const stepFacts = {
         partTroubles: [...sheet.partTroubles, ...gone],
       };
       return accept([unitChange(unit, advance(unit, skipped, step.id))]);
-    },
+    }),
   }),
 
   /** What is attended of a step is done, and it waits on a fixture. */
@@ -123,10 +115,7 @@ export const stepFacts = {
     saidBy: 'technician',
     isPosted: true,
     involves: () => ({ needsTimers: true }),
-    effect: (world, fact) => {
-      const found = stepAtHand(world, fact);
-      if (!found.ok) return found;
-      const { unit, sheet, step, operation } = found.value;
+    effect: on(stepAtHand, ({ unit, sheet, step, operation }, fact, world) => {
       if (!step.wait) return refuse('step-not-next', { tag: unit.tag });
       if (unit.timer) return refuse('wait-running', { tag: unit.tag });
       const { fixture, place, minutes } = fact.payload;
@@ -141,38 +130,32 @@ export const stepFacts = {
       const timer = { stepId: step.id, fixture, place, minutes, beganAt: fact.at };
       const aired = step.leg === 'out' ? withSolvent(sheet, operation?.solvent?.ventilateMinutes, fact.at) : sheet;
       return accept([unitChange(unit, { ...unit, timer, sheet: aired })]);
-    },
+    }),
   }),
 
   'part-trouble': define<PartTrouble>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const spoken = stepSpokenOf(world, fact);
-      if (!spoken.ok) return spoken;
-      const { unit, sheet } = spoken.value;
+    effect: on(stepSpokenOf, ({ unit, sheet }, fact) => {
       return accept([
         unitChange(unit, { ...unit, sheet: { ...sheet, partTroubles: [...sheet.partTroubles, fact.payload] } }),
       ]);
-    },
+    }),
   }),
 
   'screw-trouble': define<ScrewTrouble>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const spoken = stepSpokenOf(world, fact);
-      if (!spoken.ok) return spoken;
-      const { unit, model, sheet } = spoken.value;
+    effect: on(stepSpokenOf, ({ unit, model, sheet }, fact) => {
       const anew = { ...sheet, screwTroubles: [...sheet.screwTroubles, fact.payload] };
       // On a rebuild it is owed on the way back, and so the sheet has a step more.
       const planned = sheetOf(model, unit, anew);
       if (!planned.ok) return planned;
       const stepIds = planned.value.steps.map(({ id }) => id);
       return accept([unitChange(unit, { ...unit, sheet: { ...anew, stepIds } })]);
-    },
+    }),
   }),
 
   /** What the driver read at a screw on the way back; `isKept` when it is outside its limits and stays so. */
@@ -180,15 +163,12 @@ export const stepFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const spoken = stepSpokenOf(world, fact);
-      if (!spoken.ok) return spoken;
-      const { unit, sheet, step } = spoken.value;
+    effect: on(stepSpokenOf, ({ unit, sheet, step }, fact) => {
       const { screws } = torqueState(step.id, step.joints, sheet.torques);
       if (step.leg !== 'back' || !screws.some(({ screw }) => screw.id === fact.payload.jointId))
         return refuse('bad-input', { field: 'jointId', says: message('refusals.noScrewOfThisStep') });
       return accept([unitChange(unit, { ...unit, sheet: { ...sheet, torques: [...sheet.torques, fact.payload] } })]);
-    },
+    }),
   }),
 
   /** Whether a part that is renewed as a rule came off so that it can be used again. */
@@ -196,10 +176,7 @@ export const stepFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const spoken = stepSpokenOf(world, fact);
-      if (!spoken.ok) return spoken;
-      const { unit, model, sheet, step } = spoken.value;
+    effect: on(stepSpokenOf, ({ unit, model, sheet, step }, fact) => {
       const { partRef, isReused } = fact.payload;
       const isAsked = step.frees.includes(partRef) && getModelPart(model, partRef).reusableIf !== undefined;
       if (!isAsked)
@@ -207,22 +184,19 @@ export const stepFacts = {
       const others = sheet.reused.filter((part) => part !== partRef);
       const reused = isReused ? [...others, partRef] : others;
       return accept([unitChange(unit, { ...unit, sheet: { ...sheet, reused } })]);
-    },
+    }),
   }),
 
   'gate-judged': define<{ readonly stepId: string; readonly hasPassed: boolean }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = stepAtHand(world, fact);
-      if (!found.ok) return found;
-      const { unit, sheet, step } = found.value;
+    effect: on(stepAtHand, ({ unit, sheet, step }, fact) => {
       if (step.leg !== 'gate') return refuse('step-not-next', { tag: unit.tag });
       // A failed gate is a fact in the log and leaves the sheet where it is: nothing after it may be done.
       const after = fact.payload.hasPassed ? advance(unit, sheet, step.id) : unit;
       return accept([unitChange(unit, after)]);
-    },
+    }),
   }),
 };
 

@@ -7,8 +7,8 @@ import { refuseForbidden } from '../refuseForbidden';
 import type { Mark } from '@/core/findings/mark';
 import type { Unit, UnitPhoto, Weighed } from '@/core/entities/entities';
 import type { ApartPlace, Disposition, LetGoCause, UnitStage, WipeMethod } from '@/core/entities/stages';
-import { modelOf, unitAt } from '../unitAt';
-import { define } from '../define';
+import { modelOf, unitIn } from '../findUnit';
+import { define, on } from '../define';
 import { unitChange, type Change } from '../world';
 
 const nextStage: Record<Disposition, UnitStage> = {
@@ -48,66 +48,52 @@ export const triageFacts = {
     saidBy: 'technician',
     isPosted: true,
     involves: ({ serial, modelId, modelVersion }) => ({ serial, model: { modelId, modelVersion } }),
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'triage');
-      if (!found.ok) return found;
+    effect: on(unitIn('triage'), (unit, fact, world) => {
       const { payload } = fact;
       if (!world.findModel(payload.modelId, payload.modelVersion))
         return refuse('unknown-model', { model: payload.modelId });
       const twin = payload.serial === '' ? undefined : world.findUnitBySerial(payload.serial);
-      if (twin && twin.id !== found.value.id) return refuse('serial-known', { serial: payload.serial, tag: twin.tag });
-      return accept([unitChange(found.value, { ...found.value, ...payload, serial: payload.serial || null })]);
-    },
+      if (twin && twin.id !== unit.id) return refuse('serial-known', { serial: payload.serial, tag: twin.tag });
+      return accept([unitChange(unit, { ...unit, ...payload, serial: payload.serial || null })]);
+    }),
   }),
 
   'mark-placed': define<{ readonly mark: Mark }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'triage');
-      if (!found.ok) return found;
-      const { marks } = found.value;
-      return accept([unitChange(found.value, { ...found.value, marks: withMark(marks, fact.payload.mark) })]);
-    },
+    effect: on(unitIn('triage'), (unit, { payload: { mark } }) =>
+      accept([unitChange(unit, { ...unit, marks: withMark(unit.marks, mark) })]),
+    ),
   }),
 
   'photo-taken': define<{ readonly photo: UnitPhoto }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'triage', 'kept-apart');
-      if (!found.ok) return found;
-      const { photos } = found.value;
-      return accept([unitChange(found.value, { ...found.value, photos: [...photos, fact.payload.photo] })]);
-    },
+    effect: on(unitIn('triage', 'kept-apart'), (unit, { payload: { photo } }) =>
+      accept([unitChange(unit, { ...unit, photos: [...unit.photos, photo] })]),
+    ),
   }),
 
   'test-noted': define<{ readonly test: DeviceTest; readonly result: TestResult }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'triage');
-      if (!found.ok) return found;
-      const tests = { ...found.value.tests, [fact.payload.test]: fact.payload.result };
-      return accept([unitChange(found.value, { ...found.value, tests })]);
-    },
+    effect: on(unitIn('triage'), (unit, { payload: { test, result } }) =>
+      accept([unitChange(unit, { ...unit, tests: { ...unit.tests, [test]: result } })]),
+    ),
   }),
 
   'wipe-recorded': define<{ readonly method: WipeMethod }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'triage', 'teardown', 'match', 'rebuild', 'prove');
-      if (!found.ok) return found;
+    effect: on(unitIn('triage', 'teardown', 'match', 'rebuild', 'prove'), (unit, fact, world) => {
       // Only what is switched on is erased: storage may be destroyed whatever was found.
-      const forbidden =
-        fact.payload.method === 'storage-destroyed' ? null : refuseForbidden(world, found.value, 'wipe');
-      return forbidden ?? accept([unitChange(found.value, { ...found.value, isWiped: true })]);
-    },
+      const forbidden = fact.payload.method === 'storage-destroyed' ? null : refuseForbidden(world, unit, 'wipe');
+      return forbidden ?? accept([unitChange(unit, { ...unit, isWiped: true })]);
+    }),
   }),
 
   /** At the bench something is too dangerous to go on with: the whole unit goes to the fire-safe place. */
@@ -115,13 +101,11 @@ export const triageFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'teardown', 'rebuild', 'prove');
-      if (!found.ok) return found;
+    effect: on(unitIn('teardown', 'rebuild', 'prove'), (unit, fact) => {
       const { place } = fact.payload;
       const apart = { stage: 'kept-apart', disposition: 'quarantine', apartPlace: place, timer: null } as const;
-      return accept([unitChange(found.value, { ...found.value, ...apart })]);
-    },
+      return accept([unitChange(unit, { ...unit, ...apart })]);
+    }),
   }),
 
   /** A unit that was kept apart leaves its place: back to triage, or for good. */
@@ -129,10 +113,7 @@ export const triageFacts = {
     subject: 'unit',
     saidBy: 'lead',
     isPosted: true,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'kept-apart');
-      if (!found.ok) return found;
-      const unit = found.value;
+    effect: on(unitIn('kept-apart'), (unit, fact) => {
       const { because } = fact.payload;
       const place = unit.apartPlace ?? 'ownership';
       if (!apartRules[place].letsGo.includes(because)) return refuse('not-let-go', { tag: unit.tag, place });
@@ -146,7 +127,7 @@ export const triageFacts = {
         tests: because === 'lock-removed' ? withoutLocks(unit.tests) : unit.tests,
       };
       return accept([unitChange(unit, { ...unit, ...settled, stage: 'triage', disposition: null, apartPlace: null })]);
-    },
+    }),
   }),
 
   'unit-decided': define<{
@@ -162,10 +143,7 @@ export const triageFacts = {
     usesRules: true,
     involves: () => ({ needsLostReports: true }),
     printsLabels: tagsOfUnits,
-    effect: (world, fact) => {
-      const found = unitAt(world, fact, 'triage');
-      if (!found.ok) return found;
-      const unit = found.value;
+    effect: on(unitIn('triage'), (unit, fact, world) => {
       const { disposition, apartPlace } = fact.payload;
       if (disposition !== 'quarantine') {
         const model = modelOf(world, unit);
@@ -179,7 +157,7 @@ export const triageFacts = {
       if (forbidden) return forbidden;
       const place = disposition === 'quarantine' ? placeApart(unit, apartPlace) : null;
       return accept([unitChange(unit, { ...unit, disposition, apartPlace: place, stage: nextStage[disposition] })]);
-    },
+    }),
   }),
 };
 
