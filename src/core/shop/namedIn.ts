@@ -27,19 +27,22 @@ export const withNames = <
 
 /** The names behind the ids of a fact. An id that the model does not know stays as it is. */
 export function namedIn(model: Model | undefined, payload: object): NamedIn {
-  const { stepId, partRef, slot, mark } = payload as {
-    stepId?: string | null;
-    partRef?: string;
-    slot?: string;
-    mark?: { face: string };
-  };
+  const stepId = textIn(payload, 'stepId');
+  const partRef = textIn(payload, 'partRef');
+  const slot = textIn(payload, 'slot');
+  const face = 'mark' in payload ? textIn(payload.mark, 'face') : undefined;
   const partName = (id: string) => model?.parts.find((part) => part.id === id)?.name ?? id;
   return {
     ...(stepId && { step: stepName(model, stepId) }),
     ...(partRef && { part: partName(partRef) }),
     ...(slot && { slot: partName(slot) }),
-    ...(mark && { face: model?.faces.find(({ id }) => id === mark.face)?.name ?? mark.face }),
+    ...(face && { face: model?.faces.find(({ id }) => id === face)?.name ?? face }),
   };
+}
+
+function textIn(said: unknown, key: string): string | undefined {
+  const value: unknown = typeof said === 'object' && said !== null ? Reflect.get(said, key) : undefined;
+  return typeof value === 'string' ? value : undefined;
 }
 
 function stepName(model: Model | undefined, stepId: string): Wording<'sheet'> {

@@ -73,15 +73,18 @@ export function fit(
   unit: Unit,
   step: SheetStep,
 ): Outcome<{ readonly unit: Unit; readonly parts: readonly Change[] }> {
-  const slots = step.places.filter((slot) => unit.assigned[slot] !== undefined);
-  const parts = slots.map((slot) => world.find('part', unit.assigned[slot] as string));
-  if (parts.some((part) => part === undefined)) return refuse('not-found', { id: slots.join(', ') });
-  const fitted = { ...unit.fitted, ...Object.fromEntries(slots.map((slot) => [slot, unit.assigned[slot] as string])) };
-  const assigned = Object.fromEntries(Object.entries(unit.assigned).filter(([slot]) => !slots.includes(slot)));
-  return accept({
-    unit: { ...unit, fitted, assigned },
-    parts: (parts as Part[]).map((part) => partChange(part, { ...part, place: 'fitted', bin: null })),
-  });
+  const fitted: Record<string, string> = {};
+  const parts: Change[] = [];
+  for (const slot of step.places) {
+    const partId = unit.assigned[slot];
+    if (partId === undefined) continue;
+    const part = world.find('part', partId);
+    if (!part) return refuse('not-found', { id: partId });
+    fitted[slot] = partId;
+    parts.push(partChange(part, { ...part, place: 'fitted', bin: null }));
+  }
+  const assigned = Object.fromEntries(Object.entries(unit.assigned).filter(([slot]) => fitted[slot] === undefined));
+  return accept({ unit: { ...unit, fitted: { ...unit.fitted, ...fitted }, assigned }, parts });
 }
 
 export const isThere = ({ state }: FreedPart): boolean => state !== 'missing';

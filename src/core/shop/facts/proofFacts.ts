@@ -28,7 +28,8 @@ export const proofFacts = {
       if (forbidden) return forbidden;
       if (!unit.isWiped) return refuse('not-wiped', { tag: unit.tag });
       const open = openProofs(model, unit);
-      if (open.length > 0) return refuse('tests-open', { tag: unit.tag, count: open.length, first: open[0] as string });
+      const [first] = open;
+      if (first !== undefined) return refuse('tests-open', { tag: unit.tag, count: open.length, first });
       const held = gradesHeld(unit.fitted, (id) => world.find('part', id)?.grade);
       const { grade: saleGrade } = predictSale(model, unit, { held, look: fact.payload.cosmetic }, world.rules);
       return accept([unitChange(unit, { ...unit, saleGrade, stage: 'send' })]);
