@@ -3,7 +3,23 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { demoPeople } from '../../scripts/demo/people';
 import { projectRoot } from '../../scripts/support/home';
+import * as stages from '@/core/entities/stages';
+import { roles } from '@/core/people/roles';
+import * as vocabulary from '@/core/procedure/vocabulary';
 import { shortDay } from '@/words/format';
+import { shippedModels } from './models';
+
+/** Parts of models are called this, and so are categories. */
+const isPartName = (code: string): boolean =>
+  shippedModels.some(({ parts }) => parts.some(({ name }) => name.toLowerCase() === code));
+
+/** What the core calls its things. A screen that shows one of these by itself has not asked for its name. */
+const codes: ReadonlySet<string> = new Set(
+  [vocabulary, stages, { roles, answers: ['yes', 'no', 'true', 'false', 'undefined', 'null'] }]
+    .flatMap((room) => Object.values<unknown>(room))
+    .flatMap((list) => (Array.isArray(list) ? list.map(String) : []))
+    .filter((code) => /^[a-z-]{2,}$/.test(code) && !isPartName(code)),
+);
 
 /** Text of the shop's own: models, lists, people. It is data, in whatever language the shop writes it. */
 export function textsOfData(): string {
@@ -63,8 +79,9 @@ function isData(run: string, data: string): boolean {
  * the data of the shop.
  */
 export async function plainWordsOn(page: Page, data: string): Promise<string[]> {
-  const runs = (await saidOn(page)).flatMap(plainRuns);
-  return [...new Set(runs)].filter((run) => !isData(run, data));
+  const said = await saidOn(page);
+  const runs = said.flatMap(plainRuns).filter((run) => !isData(run, data));
+  return [...new Set([...runs, ...said.map((text) => text.trim()).filter((text) => codes.has(text))])];
 }
 
 /** What is cut off: it has text that does not fit, and no other way to read it. */

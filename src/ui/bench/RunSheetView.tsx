@@ -4,7 +4,8 @@ import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { SheetState } from '@/core/entities/entities';
-import { nextStep, partsToTag } from '@/core/sheet/sheetOf';
+import { nextStep } from '@/core/sheet/sheetOf';
+import { wantedParts } from '@/core/sheet/wantedParts';
 import { getModelPart } from '@/core/procedure/model';
 import type { Span } from '@/core/statistics/productLimit';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
@@ -17,10 +18,9 @@ import { BenchKeys } from './BenchKeys';
 import type { BenchProps } from './benchProps';
 import { BenchSide } from './BenchSide';
 import { BreakDialog } from './dialogs/BreakDialog';
-import { BenchDialogs, HazardPanel, readyForOutage } from './LaterPanels';
-import { partsOut } from './step/partsOut';
+import { BenchDialogs, readyForOutage } from './LaterPanels';
+import { SheetCentre } from './SheetCentre';
 import { StepClock } from './step/StepClock';
-import { StepView } from './step/StepView';
 import { StillToCome } from './StillToCome';
 import { ThreadView } from './ThreadView';
 import { useAwake } from './useAwake';
@@ -28,14 +28,13 @@ import { useBenchActs } from './useBenchActs';
 import { useReplan } from './useReplan';
 import { useSheetWorth } from './useSheetWorth';
 import { useStepClock } from './step/useStepClock';
-import { WaitView } from './step/WaitView';
 import * as words from '@/words/catalogue/bench';
 
 const noTimes: readonly Span[] = [];
 
 /** The run sheet: one step at a time in the middle, the thread of all of them left, tray and freed parts right. */
 export function RunSheetView(props: BenchProps & { readonly state: SheetState; readonly sheet: RunSheet }) {
-  const { unit, model, state, sheet, person } = props;
+  const { unit, model, state, sheet } = props;
   const router = useRouter();
   useAwake();
   useEffect(readyForOutage, [unit.tag]);
@@ -52,12 +51,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const second = useSecond();
   const isEarly = timer !== null && second > 0 && secondsLeft(timer, second * 1000) > 0;
 
-  const had = new Set(sheet.steps.filter(({ id }) => state.doneStepIds.includes(id)).flatMap(({ frees }) => frees));
-  const stillWanted = state.targets.filter((id) => !had.has(id));
-  const ownParts = step.leg === 'out' ? partsToTag(model, state, step) : [];
-  const otherParts =
-    state.kind === 'teardown' ? stillWanted.filter((id) => !ownParts.some((own) => own.id === id)) : [];
-  const troubleParts = [...ownParts, ...otherParts.map((id) => getModelPart(model, id))];
+  const { had, still, inReach } = wantedParts(model, sheet, state, step);
   // The clock runs over the whole step; each way of trying has its own share of it.
   const spent = () =>
     state.resistances
@@ -98,49 +92,21 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         minH="0"
       >
         <ThreadView sheet={sheet} state={state} model={model} current={step.id} />
-        {state.isHalted ? (
-          <HazardPanel
-            unit={unit}
-            person={person}
-            leads={props.leads}
-            onCleared={acts.clearHazard}
-            onSetApart={acts.setApart}
-          />
-        ) : timer ? (
-          <WaitView
-            step={step}
-            timer={timer}
-            meanwhile={props.meanwhile}
-            model={model}
-            operation={operation}
-            outParts={partsOut(sheet, state)}
-            onTake={(tag) => router.push(`/bench/${tag}`)}
-          />
-        ) : (
-          <StepView
-            {...props}
-            step={step}
-            faceShift={faceShift}
-            news={replanning.said}
-            policy={policy}
-            clock={clock}
-            heatLockedUntil={state.heatLockedUntil}
-            onReuse={(partRef, isReused) =>
-              void props.shop.act('reuse-judged', unit.id, { stepId: step.id, partRef, isReused })
-            }
-            onTorque={(reading) => void props.shop.act('torque-read', unit.id, reading)}
-            onOtherFace={() => setFaceShift((shift) => shift + 1)}
-          />
-        )}
+        <SheetCentre
+          {...props}
+          step={step}
+          operation={operation}
+          timer={timer}
+          clock={clock}
+          acts={acts}
+          news={replanning.said}
+          policy={policy}
+          faceShift={faceShift}
+          onOtherFace={() => setFaceShift((shift) => shift + 1)}
+        />
         <BenchSide {...props} step={step} onStray={() => setAsks('stray')}>
           {rest && (
-            <StillToCome
-              model={model}
-              wanted={stillWanted}
-              rest={rest}
-              onLeave={want}
-              onChange={() => setAsks('wanted')}
-            />
+            <StillToCome model={model} wanted={still} rest={rest} onLeave={want} onChange={() => setAsks('wanted')} />
           )}
         </BenchSide>
       </Box>
@@ -158,7 +124,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         }
         canDoUntimed={mayWait && !mustRehearse}
         canResist={operation !== undefined}
-        hasParts={troubleParts.length > 0}
+        hasParts={inReach.length > 0}
         onDone={acts.done}
         onJudge={acts.judge}
         onAsk={setAsks}
@@ -176,9 +142,9 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         acts={acts}
         replanning={replanning}
         spent={spent}
-        troubleParts={troubleParts}
+        troubleParts={inReach}
         had={had}
-        stillWanted={stillWanted}
+        stillWanted={still}
         onWant={want}
       />
       {clock.isAway && <BreakDialog onBack={clock.toggleBreak} />}

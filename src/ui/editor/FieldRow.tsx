@@ -85,22 +85,27 @@ const Choice = chakra('select', {
   },
 });
 
+/** One of the words of the format, shown by its name. */
 export function ChoiceCell({
   label,
   value,
-  words,
+  names,
+  mayBeNone = false,
   onTake,
 }: {
   readonly label: string;
   readonly value: string;
-  readonly words: readonly string[];
+  readonly names: Readonly<Record<string, string>>;
+  /** Whether none of them may be chosen: it is the empty text then. */
+  readonly mayBeNone?: boolean;
   readonly onTake: (word: string) => void;
 }) {
   return (
     <Choice aria-label={label} value={value} onChange={(event) => onTake(event.currentTarget.value)}>
-      {words.map((word) => (
+      {mayBeNone && <option value="">–</option>}
+      {Object.entries(names).map(([word, name]) => (
         <option key={word} value={word}>
-          {word === '' ? '–' : word}
+          {name}
         </option>
       ))}
     </Choice>

@@ -4,9 +4,9 @@ import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { applyPatch, type Path } from '@/core/procedure/patch';
-import { arcReasons } from '@/core/procedure/vocabulary';
 import { readTorque } from '@/core/screws/torque';
 import { Section } from '@/ui/base/Section';
+import { arcReasonNames, yesOrNo } from '@/words/say/names';
 import { sayRefusal } from '@/words/say/sentences';
 import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
 import * as words from '@/words/catalogue/editor';
@@ -22,7 +22,6 @@ export function LineDetails({
   readonly onChange: (model: Model) => void;
 }) {
   const operation = model.operations[at] as Operation;
-  const { back } = operation;
   const [caution] = operation.cautions;
   const screws = operation.opens.flatMap((id) => model.joints.find((joint) => joint.id === id) ?? []).filter(isScrew);
   const torque = screws[0]?.torqueNewtonCm;
@@ -74,7 +73,7 @@ export function LineDetails({
               <ChoiceCell
                 label={words.reason({ index: index + 1 })}
                 value={arc.reason}
-                words={arcReasons}
+                names={arcReasonNames}
                 onTake={(reason) => set(['after', index, 'reason'], reason)}
               />
               <TextCell
@@ -105,34 +104,45 @@ export function LineDetails({
             />
           </FieldRow>
         )}
-        {back && (
-          <>
-            <FieldRow label={words.rebuild()}>
-              <TextCell
-                label={words.rebuild2()}
-                value={back.title}
-                onTake={(text) => set(['back', 'title'], text.trim() || back.title)}
-              />
-            </FieldRow>
-            <FieldRow label={words.renews()}>
-              <TextCell
-                label={words.consumables()}
-                value={back.consumables.map(({ name, count }) => (count === 1 ? name : `${count} ${name}`)).join(', ')}
-                onTake={(text) => set(['back', 'consumables'], readConsumables(text, back.consumables))}
-              />
-            </FieldRow>
-            <FieldRow label={words.seals()}>
-              <ChoiceCell
-                label={words.seals()}
-                value={back.seals ? 'yes' : 'no'}
-                words={['no', 'yes']}
-                onTake={(word) => set(['back', 'seals'], word === 'yes' ? true : undefined)}
-              />
-            </FieldRow>
-          </>
-        )}
+        {operation.back && <WayBack back={operation.back} set={(path, value) => set(['back', ...path], value)} />}
       </Box>
     </Section>
+  );
+}
+
+/** How the line is done on the way back. */
+function WayBack({
+  back,
+  set,
+}: {
+  readonly back: NonNullable<Operation['back']>;
+  readonly set: (path: Path, value: unknown) => void;
+}) {
+  return (
+    <>
+      <FieldRow label={words.rebuild()}>
+        <TextCell
+          label={words.rebuild2()}
+          value={back.title}
+          onTake={(text) => set(['title'], text.trim() || back.title)}
+        />
+      </FieldRow>
+      <FieldRow label={words.renews()}>
+        <TextCell
+          label={words.consumables()}
+          value={back.consumables.map(({ name, count }) => (count === 1 ? name : `${count} ${name}`)).join(', ')}
+          onTake={(text) => set(['consumables'], readConsumables(text, back.consumables))}
+        />
+      </FieldRow>
+      <FieldRow label={words.seals()}>
+        <ChoiceCell
+          label={words.seals()}
+          value={back.seals ? 'yes' : 'no'}
+          names={yesOrNo}
+          onTake={(word) => set(['seals'], word === 'yes' ? true : undefined)}
+        />
+      </FieldRow>
+    </>
   );
 }
 

@@ -2,11 +2,12 @@
 import { Box } from '@chakra-ui/react';
 import type { Model } from '@/core/procedure/model';
 import { applyPatch, type Path } from '@/core/procedure/patch';
-import { deviceKinds, deviceTests, type DeviceTest } from '@/core/procedure/vocabulary';
+import { deviceTests, type DeviceTest } from '@/core/procedure/vocabulary';
 import { saleGrades } from '@/core/shared/grades';
 import { Section } from '@/ui/base/Section';
 import { readCents, sayCents } from './cents';
 import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
+import { kindNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/editor';
 
 const lettersPattern = /^[a-z]{2,3}$/;
@@ -48,7 +49,7 @@ export function ModelForm({ model, onChange }: { readonly model: Model; readonly
           <ChoiceCell
             label={words.kind()}
             value={model.kind}
-            words={deviceKinds}
+            names={kindNames}
             onTake={(kind) => set(['kind'], kind)}
           />
         </FieldRow>

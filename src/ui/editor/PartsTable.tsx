@@ -2,10 +2,10 @@
 import { Box } from '@chakra-ui/react';
 import type { Model } from '@/core/procedure/model';
 import { applyPatch } from '@/core/procedure/patch';
-import { partCategories, slotKinds } from '@/core/procedure/vocabulary';
 import { saleGrades } from '@/core/shared/grades';
 import { readCents, sayCents } from './cents';
 import { ChoiceCell, TextCell } from './FieldRow';
+import { categoryNames, slotKindNames, yesOrNo } from '@/words/say/names';
 import * as words from '@/words/catalogue/editor';
 
 const columns = 'minmax(110px, 1.2fr) minmax(90px, 1fr) 96px minmax(110px, 1.2fr) 104px 140px 58px';
@@ -70,7 +70,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
             <ChoiceCell
               label={words.category2({ id: part.id })}
               value={part.category}
-              words={partCategories}
+              names={categoryNames}
               onTake={(word) => set(at, 'category', word)}
             />
           </div>
@@ -86,7 +86,8 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
             <ChoiceCell
               label={words.slot2({ id: part.id })}
               value={part.slot ?? ''}
-              words={['', ...slotKinds]}
+              names={slotKindNames}
+              mayBeNone
               onTake={(word) => set(at, 'slot', word === '' ? undefined : word)}
             />
           </div>
@@ -104,7 +105,7 @@ export function PartsTable({ model, onChange }: { readonly model: Model; readonl
             <ChoiceCell
               label={words.singleUse({ id: part.id })}
               value={part.singleUse ? 'yes' : 'no'}
-              words={['no', 'yes']}
+              names={yesOrNo}
               onTake={(word) => set(at, 'singleUse', word === 'yes' ? true : undefined)}
             />
           </div>

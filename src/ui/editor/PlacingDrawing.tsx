@@ -1,14 +1,11 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { marksOf, placeMark, sizeMark, type PlacedMark } from '@/core/drafting/marks';
-import type { Face } from '@/core/procedure/faces';
-import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
-import { applyPatch } from '@/core/procedure/patch';
+import { useRef } from 'react';
+import { marksOf } from '@/core/drafting/marks';
 import { Button } from '@/ui/base/Button';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import * as words from '@/words/catalogue/editor';
+import { usePlacing, type PlacedOn } from './usePlacing';
 
 const Handle = chakra('rect', {
   base: { fill: 'transparent', stroke: 'transparent', cursor: 'move', vectorEffect: 'non-scaling-stroke' },
@@ -16,80 +13,16 @@ const Handle = chakra('rect', {
 });
 
 const room = { width: 370, height: 300 };
-const arrows: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /**
  * The face of a line with everything on it that can be placed: drag it, or step through the marks with N and B and move
  * them with the arrows by half a millimetre (Shift: five). Alt and arrows resize an area.
  */
-export function PlacingDrawing({
-  model,
-  face,
-  operation,
-  onChange,
-}: {
-  readonly model: Model;
-  readonly face: Face;
-  readonly operation: Operation | undefined;
-  readonly onChange: (model: Model) => void;
-}) {
-  const marks = marksOf(model, face.id, operation?.id);
-  const [chosenId, setChosenId] = useState<string | null>(null);
-  const [drag, setDrag] = useState<{ readonly mark: PlacedMark; readonly xMm: number; readonly yMm: number } | null>(
-    null,
-  );
-  // What the pointer holds is known at once, before anything is drawn anew.
-  const held = useRef<{ readonly mark: PlacedMark; hasMoved: boolean } | null>(null);
+export function PlacingDrawing(placed: PlacedOn) {
+  const { face, operation } = placed;
   const frame = useRef<HTMLDivElement>(null);
-  const at = Math.max(
-    0,
-    marks.findIndex(({ id }) => id === chosenId),
-  );
-  const chosen = marks[at];
   const scale = Math.min(room.width / face.widthMm, room.height / face.heightMm);
-  const shown = drag ? applyPatch(model, placeMark(model, face.id, drag.mark, drag)) : model;
-  const shownFace = shown.faces.find(({ id }) => id === face.id) ?? face;
-
-  const onKey = (event: KeyboardEvent) => {
-    const arrow = arrows[event.key];
-    if (arrow && chosen) {
-      const step = event.shiftKey ? 5 : 0.5;
-      const [dx, dy] = [arrow[0] * step, arrow[1] * step];
-      const patch = event.altKey
-        ? sizeMark(model, face.id, chosen, { widthMm: dx, heightMm: dy })
-        : placeMark(model, face.id, chosen, { xMm: chosen.xMm + dx, yMm: chosen.yMm + dy });
-      onChange(applyPatch(model, patch));
-    } else if (event.key === 'n' || event.key === 'b') {
-      const next = marks[(at + (event.key === 'n' ? 1 : marks.length - 1)) % Math.max(1, marks.length)];
-      setChosenId(next?.id ?? null);
-    } else return;
-    event.preventDefault();
-    event.stopPropagation();
-  };
-  const millimetres = (event: PointerEvent, mark: PlacedMark) => {
-    const box = frame.current?.querySelector('svg')?.getBoundingClientRect();
-    const [x, y] = [event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0)];
-    // An area is held where it was taken: in its middle.
-    return { mark, xMm: x / scale - (mark.widthMm ?? 0) / 2, yMm: y / scale - (mark.heightMm ?? 0) / 2 };
-  };
-  const addZone = () => {
-    const faceAt = model.faces.indexOf(face);
-    const zone = {
-      label: words.zone({ keepOut: face.keepOut.length + 1 }),
-      xMm: Math.round(face.widthMm / 2),
-      yMm: Math.round(face.heightMm / 2),
-      widthMm: 8,
-      heightMm: 8,
-      because: words.toolDamagesWhatUnderHere(),
-    };
-    onChange(applyPatch(model, [{ path: ['faces', faceAt, 'keepOut', face.keepOut.length], value: zone }]));
-    setChosenId(`keepOut-${face.keepOut.length}`);
-  };
+  const { chosen, shown, at, onKey, hands, addZone } = usePlacing(placed, frame, scale);
   return (
     <Box>
       <Box
@@ -104,7 +37,7 @@ export function PlacingDrawing({
       >
         <FaceDrawing
           model={shown}
-          face={shownFace}
+          face={shown.faces.find(({ id }) => id === face.id) ?? face}
           joints={shown.joints.filter(({ id }) => operation?.opens.includes(id))}
           operation={operation}
           wanted={operation?.frees}
@@ -122,27 +55,7 @@ export function PlacingDrawing({
                   y={isArea ? mark.yMm : mark.yMm - height / 2}
                   width={width}
                   height={height}
-                  onPointerDown={(event) => {
-                    event.currentTarget.setPointerCapture(event.pointerId);
-                    setChosenId(mark.id);
-                    held.current = { mark, hasMoved: false };
-                  }}
-                  onPointerMove={(event) => {
-                    if (!held.current) return;
-                    held.current.hasMoved = true;
-                    setDrag(millimetres(event, held.current.mark));
-                  }}
-                  onPointerUp={(event) => {
-                    const { current } = held;
-                    held.current = null;
-                    setDrag(null);
-                    // A press without a move only chooses.
-                    if (current?.hasMoved) {
-                      onChange(
-                        applyPatch(model, placeMark(model, face.id, current.mark, millimetres(event, current.mark))),
-                      );
-                    }
-                  }}
+                  {...hands(mark)}
                 />
               );
             })
@@ -151,13 +64,15 @@ export function PlacingDrawing({
       </Box>
       <Box display="flex" gap="12px" alignItems="center" mt="4px" minH="36px">
         <Box flex="1" textStyle="note" aria-live="polite">
-          {chosen ? (
+          {chosen && at ? (
             <>
               <strong>{chosen.label}</strong>{' '}
               {words.atMm({
-                xMm: drag?.mark.id === chosen.id ? round(drag.xMm) : chosen.xMm,
-                yMm: drag?.mark.id === chosen.id ? round(drag.yMm) : chosen.yMm,
-                mm: chosen.widthMm !== undefined && `, ${chosen.widthMm} × ${chosen.heightMm} mm`,
+                xMm: at.xMm,
+                yMm: at.yMm,
+                isArea: chosen.widthMm === undefined ? 'no' : 'yes',
+                widthMm: chosen.widthMm ?? 0,
+                heightMm: chosen.heightMm ?? 0,
               })}
             </>
           ) : (
@@ -171,5 +86,3 @@ export function PlacingDrawing({
     </Box>
   );
 }
-
-const round = (value: number): number => Math.round(value * 2) / 2;

@@ -6,6 +6,7 @@ import type { Person } from '@/core/people/roles';
 import { Button, ButtonLink } from '@/ui/base/Button';
 import { Dialog } from '@/ui/base/Dialog';
 import { useKey } from '@/ui/keys/KeysProvider';
+import { roleNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/line';
 
 const Plain = chakra(
@@ -38,7 +39,7 @@ export function PersonMenu({ person }: { readonly person: Person }) {
           <span>
             <strong>{person.name}</strong>{' '}
             <Box as="span" color="inkMuted">
-              {person.role}
+              {roleNames[person.role]}
             </Box>
           </span>
           <Box as="span" color="inkMuted">
@@ -47,7 +48,7 @@ export function PersonMenu({ person }: { readonly person: Person }) {
         </Box>
       </Plain>
       {isOpen && (
-        <Dialog title={`${person.name}, ${person.role}`} onClose={() => setOpen(false)}>
+        <Dialog title={`${person.name}, ${roleNames[person.role]}`} onClose={() => setOpen(false)}>
           <Box display="grid" gap="10px">
             <ButtonLink href="/yield" onClick={() => setOpen(false)}>
               {words.yieldWherePartsTimeAnd()}

@@ -9,6 +9,7 @@ import { rankForSlot } from '@/core/matching/rankForSlot';
 import { bestOnShelf, gradesHeld, predictSale } from '@/core/sale/predictSale';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { modelAmong, type Model } from '@/core/procedure/model';
+import type { PartCategory } from '@/core/procedure/vocabulary';
 import type { Grade } from '@/core/shared/grades';
 import type { MatchView } from '@/services/match/readMatch';
 import { Headline } from '@/ui/base/Headline';
@@ -21,6 +22,7 @@ import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
 import { SlotCell } from './SlotCell';
 import { SlotOffer } from './SlotOffer';
+import { categoryNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/match';
 
 export interface MatchRow {
@@ -62,7 +64,7 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
               <tr>
                 <th>{words.unit()}</th>
                 {categories.map((category) => (
-                  <th key={category}>{category[0]?.toUpperCase() + category.slice(1)}</th>
+                  <th key={category}>{categoryNames[category]}</th>
                 ))}
                 <th>{words.sellsAt()}</th>
                 <th data-figure>{words.price()}</th>
@@ -118,7 +120,7 @@ function UnitRow({
 }: {
   readonly row: MatchRow;
   readonly parts: readonly Part[];
-  readonly categories: readonly string[];
+  readonly categories: readonly PartCategory[];
   readonly isChosen: boolean;
   readonly onChoose: () => void;
 }) {

@@ -1,7 +1,7 @@
 'use client';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { either, list } from '@/words/format';
-import { findingNames } from '@/words/say/names';
+import { arcReasonNames, findingNames } from '@/words/say/names';
 import type { Finding } from '@/core/procedure/vocabulary';
 import { money } from '@/words/format';
 import { sayOpening } from '@/words/say/saySteps';
@@ -93,8 +93,11 @@ function ComesAfter({ model, operation }: { readonly model: Model; readonly oper
         <Box key={arc.any.join()} pt="6px">
           {either(arc.any.map(titleOf))}
           <Muted>
-            {arc.reason}
-            {arc.isUnproven && words.unproven()}: {arc.because}
+            {words.reason({
+              reason: arcReasonNames[arc.reason],
+              isUnproven: arc.isUnproven ? 'yes' : 'no',
+              because: arc.because,
+            })}
           </Muted>
         </Box>
       ))}

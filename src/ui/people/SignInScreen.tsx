@@ -10,10 +10,12 @@ import { KeyCap } from '@/ui/base/KeyCap';
 import { RowButton } from '@/ui/base/Row';
 import { forgetPages } from '@/ui/offline/keptPages';
 import { sayRefusal } from '@/words/say/sentences';
+import type { Role } from '@/core/people/roles';
+import { roleNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/people';
 
 interface SignInProps {
-  readonly people: readonly { readonly id: string; readonly name: string; readonly role: string }[];
+  readonly people: readonly { readonly id: string; readonly name: string; readonly role: Role }[];
   readonly benches: readonly { readonly id: string; readonly name: string }[];
   readonly signIn: (given: { personId: string; pin: string; bench: string }) => Promise<Refusal>;
 }
@@ -87,7 +89,7 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
                     {name}
                   </Box>
                   <Box as="span" textStyle="note" color="inkMuted">
-                    {role}
+                    {roleNames[role]}
                   </Box>
                 </RowButton>
               </li>

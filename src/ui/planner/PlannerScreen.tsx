@@ -2,14 +2,6 @@
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import type { Unit } from '@/core/entities/entities';
-import { withFindings } from '@/core/findings/mark';
-import { scrapBy } from '@/core/findings/partHarm';
-import { neededParts } from '@/core/sale/slots';
-import type { Model } from '@/core/procedure/model';
-import type { Situation } from '@/core/procedure/situation';
-import { knowledgeOf } from '@/core/teardown/plan/knowledgeOf';
-import type { PlanAim, PlanRequest } from '@/core/teardown/plan/teardownPlan';
 import type { PlannerView } from '@/services/plans/readPlanner';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { useShop } from '@/ui/facts/ShopProvider';
@@ -23,6 +15,7 @@ import { PlanHead } from './PlanHead';
 import { PlannerKeys } from './PlannerKeys';
 import { sayBatch, sayCorrection, sayOrder } from './planWords';
 import { usePlan } from './usePlan';
+import { usePlanRequest } from './usePlanRequest';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import * as words from '@/words/catalogue/planner';
 
@@ -33,41 +26,14 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
   const rules = useHouseRules();
   const seeds = useMemo(() => ({ models: [view.model], units: view.unit ? [view.unit] : view.donors }), [view]);
   const shop = useShop(seeds);
-  const [situation, setSituation] = useState<Situation>(() => situationOf(model, unit));
-  const [aim, setAim] = useState<PlanAim>({ kind: 'pays' });
-  const [prices, setPrices] = useState<Readonly<Record<string, number>>>({});
+  const { request, situation, setSituation, aim, setAim, pick, price, forgetPrices } = usePlanRequest(view);
   const [asksPrices, setAsksPrices] = useState(false);
   const [shows, setShows] = useState<'parts' | 'operations'>('parts');
-  const request = useMemo<PlanRequest>(() => {
-    const faulty = unit ? neededParts(model, unit).map(({ id }) => id) : [];
-    const found = withFindings({ marks: unit?.marks ?? [] }, situation.findings);
-    return {
-      ...situation,
-      aim,
-      parts: knowledgeOf(model, situation.configuration, ground, rules, found).map((known) => ({
-        ...known,
-        soundCents: prices[known.part] ?? known.soundCents,
-      })),
-      scrap: [...new Set([...scrapBy(model, found), ...faulty])],
-      units: Math.max(1, donors.length),
-    };
-  }, [model, ground, unit, donors.length, situation, aim, prices, rules]);
   const { plan, difference, openability, refusal, isComputing, hasCrashed, again } = usePlan(model, request);
   const targets = plan?.lines
     .filter(({ verdict }) => verdict === 'free' || verdict === 'along')
     .map(({ part }) => part);
   const target = unit ?? donors[0];
-  // From the state as it is then: two keys can come before the next frame.
-  const pick = (part: string) =>
-    setAim((before) => {
-      const parts = before.kind === 'parts' ? before.parts : [];
-      return {
-        kind: 'parts',
-        parts: parts.includes(part) ? parts.filter((other) => other !== part) : [...parts, part],
-      };
-    });
-  const price = (part: string, soundCents: number | null) =>
-    setPrices(({ [part]: _, ...others }) => (soundCents === null ? others : { ...others, [part]: soundCents }));
   // Data first: the bench asks for the wipe before it starts a sheet.
   const mustWipe = target?.tests.starts === 'sound' && !target.isWiped;
   const makeSheet = () => {
@@ -145,7 +111,7 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
           onPrices={() => {
             setShows('parts');
             setAsksPrices(!asksPrices);
-            setPrices({});
+            forgetPrices();
           }}
           showsParts={shows === 'parts'}
           onShow={() => setShows(shows === 'parts' ? 'operations' : 'parts')}
@@ -153,12 +119,4 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
       </Box>
     </Box>
   );
-}
-
-function situationOf(model: Model, unit: Unit | null): Situation {
-  return {
-    revision: unit?.revision ?? model.revisions[0]?.id ?? null,
-    configuration: unit?.configuration ?? model.configurations[0]?.id ?? null,
-    findings: unit ? [...new Set(unit.marks.map(({ kind }) => kind))] : [],
-  };
 }

@@ -8,6 +8,7 @@ import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { ChooseByLooks } from './ChooseByLooks';
 import { findModels } from './findModels';
+import { kindNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/triage';
 
 /** As many as stand in the dialog without scrolling. */
@@ -67,7 +68,7 @@ export function ChooseModel({
                 {model.maker} {model.name}
               </Box>
               <Box as="span" textStyle="note" color="inkMuted">
-                {model.kind}, {model.letters}
+                {kindNames[model.kind]}, {model.letters}
               </Box>
             </Button>
           </Box>

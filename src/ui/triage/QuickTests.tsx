@@ -3,13 +3,12 @@ import { Box } from '@chakra-ui/react';
 import { Check, CircleDashed, X } from 'lucide-react';
 import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { testNames } from '@/words/say/names';
+import { resultNames, testNames } from '@/words/say/names';
 import * as texts from '@/words/catalogue/triage';
 
 const next: Readonly<Record<TestResult, TestResult>> = { 'not-tested': 'sound', sound: 'fault', fault: 'not-tested' };
 const looks = { sound: 'sound', fault: 'fault', 'not-tested': 'quiet' } as const;
 const symbols = { sound: Check, fault: X, 'not-tested': CircleDashed } as const;
-const words: Readonly<Record<TestResult, string>> = { sound: 'sound', fault: 'fault', 'not-tested': texts.notTested() };
 
 /** As they lie on the keyboard. */
 const testKeys = [...'1234567890-'];
@@ -34,7 +33,7 @@ export function QuickTests({ tests, results, onNote, restKey }: QuickTestsProps)
           <KeyButton
             key={test}
             keyName={testKeys[index] ?? '-'}
-            label={`${testNames[test]}: ${words[result]}`}
+            label={texts.testIs({ test: testNames[test], result: resultNames[result] })}
             look={looks[result]}
             justifyContent="flex-start"
             px="8px"
@@ -46,7 +45,7 @@ export function QuickTests({ tests, results, onNote, restKey }: QuickTestsProps)
             <Box as="span" flex="1" minW="0">
               {testNames[test]}
             </Box>
-            <Symbol size={15} aria-label={words[result]} />
+            <Symbol size={15} aria-label={resultNames[result]} />
           </KeyButton>
         );
       })}

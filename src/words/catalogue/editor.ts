@@ -1,5 +1,5 @@
 // Made from words/en/editor.json by `npm run words`. Change it there.
-import { l, plural, type Text } from '@/words/runtime';
+import { l, plural, select, type Text } from '@/words/runtime';
 import { number } from '@/words/format';
 
 export const lines = () => l`Lines`;
@@ -9,8 +9,7 @@ export const nextLine = () => l`Next line`;
 export const previousLine = () => l`Previous line`;
 export const readyToPublish = () => l`ready to publish`;
 export const problemBlocks = (d: { errors: number }) => l`${plural(d.errors, 0, { "one": l`${number(d.errors)} problem blocks it`, "other": l`${number(d.errors)} problems block it` })}`;
-export const fromVersion = (d: { basedOn: Text }) => l`from version ${d.basedOn}`;
-export const draft = (d: { basedOn: Text }) => l`draft${d.basedOn}`;
+export const draft = (d: { isBased: 'yes' | 'no'; basedOn: Text }) => l`${select(d.isBased, { "yes": l`draft from version ${d.basedOn}`, "other": l`draft` })}`;
 export const editLine = () => l`Edit line`;
 export const newLine = () => l`New line`;
 export const fix = () => l`Fix`;
@@ -104,7 +103,7 @@ export const partsComeFromLinesName = () => l`Parts come from the lines: name on
 export const zone = (d: { keepOut: Text }) => l`zone ${d.keepOut}`;
 export const toolDamagesWhatUnderHere = () => l`A tool damages what is under here.`;
 export const positionsOnNNextArrows = (d: { name: Text }) => l`Positions on ${d.name}: N next, arrows move`;
-export const atMm = (d: { xMm: Text; yMm: Text; mm: Text }) => l`at ${d.xMm}, ${d.yMm} mm${d.mm}`;
+export const atMm = (d: { xMm: Text; yMm: Text; isArea: 'yes' | 'no'; widthMm: Text; heightMm: Text }) => l`at ${d.xMm}, ${d.yMm} mm${select(d.isArea, { "yes": l`, ${d.widthMm} × ${d.heightMm} mm`, "other": l`` })}`;
 export const nothingToPlaceOnThis = () => l`Nothing to place on this face yet.`;
 export const addNoToolZone = () => l`Add no-tool zone`;
 export const publishThisVersion = () => l`Publish this version`;

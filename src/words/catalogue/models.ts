@@ -102,7 +102,7 @@ export const onlyForCertifiedPeople = (d: { isSkill: 'yes' | 'no'; skill: Text }
 export const check = (d: { says: Text; isNeeds: 'yes' | 'no'; needs: Text }) => l`check: ${d.says}${select(d.isNeeds, { "yes": l` (${d.needs})`, "other": l`` })}`;
 export const comesAfter = () => l`Comes after`;
 export const nothingCanComeFirst = () => l`Nothing: it can come first.`;
-export const unproven = () => l`, unproven`;
+export const reason = (d: { reason: Text; isUnproven: 'yes' | 'no'; because: Text }) => l`${d.reason}${select(d.isUnproven, { "yes": l`, unproven`, "other": l`` })}: ${d.because}`;
 export const frees = () => l`Frees`;
 export const worksOnlyWithItsPartner = () => l`works only with its partner`;
 export const assembly = (d: { assembly: readonly string[] }) => l`assembly of ${list(d.assembly)}`;

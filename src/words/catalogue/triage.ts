@@ -36,7 +36,7 @@ export const otherFace = () => l`other face`;
 export const field = (d: { field: Text }) => l`Field ${d.field}`;
 export const otherFace2 = () => l`Other face`;
 export const cancel = () => l`Cancel`;
-export const notTested = () => l`not tested`;
+export const testIs = (d: { test: Text; result: Text }) => l`${d.test}: ${d.result}`;
 export const restOk = () => l`Rest OK`;
 export const decideAboutUnitAtTriage = () => l`Decide about a unit at Triage. Its proposal is then compared with what the unit brings in.`;
 export const backToTriage = () => l`Back to triage`;

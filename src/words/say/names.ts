@@ -12,7 +12,16 @@ import type {
   UnitStage,
   LetGoCause,
 } from '@/core/entities/stages';
-import type { DeviceKind, DeviceTest, Finding, JointKind } from '@/core/procedure/vocabulary';
+import type {
+  ArcReason,
+  DeviceKind,
+  DeviceTest,
+  Finding,
+  JointKind,
+  PartCategory,
+  SlotKind,
+  TestResult,
+} from '@/core/procedure/vocabulary';
 import type { Role } from '@/core/people/roles';
 import * as words from '@/words/catalogue/names';
 
@@ -87,6 +96,12 @@ export const testNames: Readonly<Record<DeviceTest, string>> = {
   ports: words.ports(),
   'account-lock': words.unlocked(),
   'firmware-lock': words.firmwareOpen(),
+};
+
+export const resultNames: Readonly<Record<TestResult, string>> = {
+  sound: words.resultSound(),
+  fault: words.resultFault(),
+  'not-tested': words.resultNotTested(),
 };
 
 export const findingNames: Readonly<Record<Finding, string>> = {
@@ -238,3 +253,36 @@ export const kindNames: Readonly<Record<DeviceKind, string>> = {
   laptop: words.kindLaptop(),
   handheld: words.kindHandheld(),
 };
+
+export const categoryNames: Readonly<Record<PartCategory, string>> = {
+  battery: words.categoryBattery(),
+  display: words.categoryDisplay(),
+  board: words.categoryBoard(),
+  camera: words.categoryCamera(),
+  speaker: words.categorySpeaker(),
+  port: words.categoryPort(),
+  keys: words.categoryKeys(),
+  housing: words.categoryHousing(),
+  motor: words.categoryMotor(),
+  drive: words.categoryDrive(),
+  memory: words.categoryMemory(),
+  cover: words.categoryCover(),
+  sensor: words.categorySensor(),
+  hinge: words.categoryHinge(),
+  cable: words.categoryCable(),
+  tray: words.categoryTray(),
+};
+
+/** Why an operation comes after another. */
+export const arcReasonNames: Readonly<Record<ArcReason, string>> = {
+  physical: words.reasonPhysical(),
+  protective: words.reasonProtective(),
+  house: words.reasonHouse(),
+};
+
+export const slotKindNames: Readonly<Record<SlotKind, string>> = {
+  cosmetic: words.slotCosmetic(),
+  functional: words.slotFunctional(),
+};
+
+export const yesOrNo = { no: words.no(), yes: words.yes() } as const;

@@ -1,7 +1,6 @@
 import type { Fact, FactType, Payloads } from '@/core/shop/facts';
 import type { NamedIn } from '@/core/shop/namedIn';
 import type { ReplanCause, SkipCause, WipeMethod } from '@/core/entities/stages';
-import type { TestResult } from '@/core/procedure/vocabulary';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/history';
 import { limitingName } from './attributes';
@@ -12,15 +11,10 @@ import {
   findingNames,
   letGoNames,
   partStateNames,
+  resultNames,
   screwTroubleNames,
   testNames,
 } from './names';
-
-export const resultNames: Readonly<Record<TestResult, string>> = {
-  sound: words.sound(),
-  fault: words.fault(),
-  'not-tested': words.notTested(),
-};
 
 const wipeNames: Readonly<Record<WipeMethod, string>> = {
   'device-erase': words.deviceErase(),
