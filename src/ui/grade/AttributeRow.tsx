@@ -1,4 +1,5 @@
 'use client';
+import { capital } from '@/words/format';
 import { attributeHows, attributeNames, choiceName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
@@ -50,7 +51,7 @@ export function AttributeRow({
       <Box display="grid" gridTemplateColumns="230px minmax(0, 1fr) 96px" gap="16px" alignItems="center">
         <Box>
           <Box id={nameId} fontWeight={isCurrent ? '700' : '600'} color={isLimiting ? 'danger' : undefined}>
-            {attributeNames[attribute.id]}
+            {capital(attributeNames[attribute.id])}
             {isLimiting && ` ${words.limits()}`}
           </Box>
           <Box textStyle="caption" color="inkMuted">
@@ -105,7 +106,7 @@ function NumberReading({ attribute, onRead }: ReadingProps<NumberAttribute>) {
         <Input
           ref={field}
           inputMode="decimal"
-          aria-label={attributeNames[attribute.id]}
+          aria-label={capital(attributeNames[attribute.id])}
           aria-invalid={problem !== null}
           w="120px"
           autoComplete="off"

@@ -151,13 +151,11 @@ function GradeNow({
           <>
             {' '}
             {words.wouldBe({
-              limiting: judged.value.cap
-                ? words.otherwise()
-                : words.withPerfect({ limiting: limitingName(judged.value.limiting) }),
+              isCapped: judged.value.cap ? 'yes' : 'no',
+              limiting: limitingName(judged.value.limiting),
               without: judged.value.without,
-              grade:
-                kind.valueCents[judged.value.without] !== undefined &&
-                words.more({ grade: (kind.valueCents[judged.value.without] ?? 0) - (kind.valueCents[grade] ?? 0) }),
+              hasPrice: kind.valueCents[judged.value.without] === undefined ? 'no' : 'yes',
+              moreCents: (kind.valueCents[judged.value.without] ?? 0) - (kind.valueCents[grade] ?? 0),
             })}
           </>
         )}

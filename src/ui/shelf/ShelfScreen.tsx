@@ -1,5 +1,5 @@
 'use client';
-import { money } from '@/words/format';
+import { capital, money } from '@/words/format';
 import { limitingName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
@@ -179,7 +179,7 @@ function StoredRow({ part, view }: { readonly part: Part; readonly view: ShelfVi
       <td>{part.grade && <Punches grade={part.grade} />}</td>
       <td>
         <Box as="span" color="inkMuted">
-          {part.grade === 'A' || !part.limiting ? '' : limitingName(part.limiting)}
+          {part.grade === 'A' || !part.limiting ? '' : capital(limitingName(part.limiting))}
         </Box>
       </td>
       <td data-figure>

@@ -1,6 +1,6 @@
 'use client';
 import * as counts from '@/words/catalogue/counts';
-import { list } from '@/words/format';
+import { capital, list } from '@/words/format';
 import { limitingName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
@@ -148,7 +148,7 @@ function PartFacts({ part, name, unitTag }: { readonly part: Part; readonly name
       <Facts
         facts={[
           [words.fits(), part.interchange],
-          [words.limitedBy(), part.limiting ? limitingName(part.limiting) : words.notGraded()],
+          [words.limitedBy(), part.limiting ? capital(limitingName(part.limiting)) : words.notGraded()],
           ...Object.entries(part.readings).map(([id, reading]) => [id, String(reading)] as const),
         ]}
       />

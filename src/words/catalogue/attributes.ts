@@ -1,22 +1,22 @@
 // Made from words/en/attributes.json by `npm run words`. Change it there.
 import { l, type Text } from '@/words/runtime';
 
-export const worksName = () => l`Works`;
-export const wearName = () => l`Wear`;
-export const capacityShareName = () => l`Capacity against rated`;
-export const cyclesName = () => l`Cycles`;
-export const resistanceMilliOhmName = () => l`Internal resistance`;
-export const shapeName = () => l`Shape`;
-export const deadPixelsName = () => l`Dead or stuck pixels`;
-export const touchCoverageName = () => l`Touch coverage`;
-export const pictureName = () => l`Picture`;
-export const glassName = () => l`Glass`;
-export const startsName = () => l`Starts`;
-export const chargesName = () => l`Charges`;
-export const radiosName = () => l`Radios`;
-export const seatsName = () => l`Connector seats`;
-export const liquidName = () => l`Liquid traces`;
-export const lockName = () => l`Account lock`;
+export const worksName = () => l`function`;
+export const wearName = () => l`wear`;
+export const capacityShareName = () => l`capacity against rated`;
+export const cyclesName = () => l`cycles`;
+export const resistanceMilliOhmName = () => l`internal resistance`;
+export const shapeName = () => l`shape`;
+export const deadPixelsName = () => l`dead or stuck pixels`;
+export const touchCoverageName = () => l`touch coverage`;
+export const pictureName = () => l`picture`;
+export const glassName = () => l`glass`;
+export const startsName = () => l`starting`;
+export const chargesName = () => l`charging`;
+export const radiosName = () => l`radios`;
+export const seatsName = () => l`connector seats`;
+export const liquidName = () => l`liquid traces`;
+export const lockName = () => l`account lock`;
 export const worksHow = () => l`Try it on the test jig.`;
 export const wearHow = () => l`Look at it under the lamp, at arm’s length, then close up.`;
 export const capacityShareHow = () => l`Full charge to cut-off on the analyser, as a share of the label.`;

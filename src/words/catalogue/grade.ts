@@ -12,10 +12,7 @@ export const limitedBy = (d: { grade: Text; limiting: Text }) => l`${d.grade}, l
 export const ofRead = (d: { readCount: Text; attributes: Text }) => l`${d.readCount} of ${d.attributes} read`;
 export const grade = (d: { isJudgedOk: 'yes' | 'no' }) => l`${select(d.isJudgedOk, { "yes": l`Grade`, "other": l`So far, at best` })}`;
 export const nothingReadYet = () => l`nothing read yet`;
-export const otherwise = () => l`Otherwise`;
-export const withPerfect = (d: { limiting: Text }) => l`With perfect ${d.limiting}`;
-export const more = (d: { grade: number }) => l`, ${money(d.grade)} more`;
-export const wouldBe = (d: { limiting: Text; without: Text; grade: Text }) => l`${d.limiting} it would be ${d.without}${d.grade}.`;
+export const wouldBe = (d: { isCapped: 'yes' | 'no'; limiting: Text; without: Text; hasPrice: 'yes' | 'no'; moreCents: number }) => l`${select(d.isCapped, { "yes": l`Otherwise`, "other": l`With perfect ${d.limiting}` })} it would be ${d.without}${select(d.hasPrice, { "yes": l`, ${money(d.moreCents)} more`, "other": l`` })}.`;
 export const fetches = (d: { grade: number }) => l`Fetches ${money(d.grade)}.`;
 export const nothingLimits = () => l`Nothing limits it.`;
 export const worstAttributeDecidesReadAll = () => l`The worst attribute decides; read all of them.`;

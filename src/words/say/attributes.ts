@@ -2,7 +2,6 @@ import type { Limiting } from '@/core/grading/gradePart';
 import type { AttributeId } from '@/core/grading/rules';
 import type { Finding } from '@/core/procedure/vocabulary';
 import * as words from '@/words/catalogue/attributes';
-import { capital } from '@/words/format';
 import { findingNames } from './names';
 
 export const attributeNames: Readonly<Record<AttributeId, string>> = {
@@ -83,5 +82,5 @@ export function limitingName(limiting: string): string {
   if (limiting in attributeNames) return attributeNames[limiting as AttributeId];
   if (limiting in ends) return ends[limiting as keyof typeof ends];
   if (!limiting.startsWith('found-')) return limiting;
-  return words.foundIn({ finding: capital(findingNames[limiting.slice('found-'.length) as Finding]) });
+  return words.foundIn({ finding: findingNames[limiting.slice('found-'.length) as Finding] });
 }

@@ -81,7 +81,7 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
     words.partGraded({
       hasVerdict: yes(verdict !== undefined),
       grade: verdict?.grade,
-      limiting: verdict && limitingName(verdict.limiting).toLowerCase(),
+      limiting: verdict && limitingName(verdict.limiting),
     }),
   'part-shelved': words.partShelved,
   'part-scrapped': words.partScrapped,

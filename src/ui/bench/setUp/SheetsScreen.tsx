@@ -84,11 +84,11 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
                   keyName=" "
                   label={texts.continueWord({ isSheetDone: sheet.done > 0 ? 'yes' : 'no' })}
                   look="action"
-                  w="136px"
+                  w="156px"
                   onPress={() => open(sheet)}
                 />
               ) : (
-                <Box w="136px" />
+                <Box w="156px" />
               )}
             </Row>
           );
