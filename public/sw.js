@@ -4,7 +4,7 @@
  * served as it stands and from the root; small enough for that.
  */
 const pagesName = 'plucky-pages-1';
-const filesName = 'plucky-files-1';
+const filesName = 'plucky-files-2';
 const mostPages = 40;
 const mostFiles = 600;
 const keptAt = 'x-kept-at';
@@ -57,8 +57,7 @@ async function page(request) {
 
 async function keepPage(url, response) {
   if (!response.ok || response.redirected || response.type === 'opaqueredirect') return;
-  const headers = new Headers(response.headers);
-  for (const name of ['content-encoding', 'content-length']) headers.delete(name);
+  const headers = plainHeaders(response);
   headers.set(keptAt, new Date().toISOString());
   const cache = await caches.open(pagesName);
   // Put anew, so that the oldest are those that were opened longest ago.
@@ -79,13 +78,29 @@ async function keptPage(url) {
 async function file(request) {
   const cache = await caches.open(filesName);
   const kept = await cache.match(request);
-  if (kept) return kept;
+  if (kept) return asAsked(request, kept);
   const response = await fetch(request);
   if (response.ok) {
     await cache.put(request, response.clone());
     await trim(cache, mostFiles);
   }
-  return response;
+  return asAsked(request, response);
+}
+
+/*
+ * Workers share one script and read behind the # of their address what to do. An answer brings the address along by which
+ * it was first fetched, and a worker believes that one: one that is made here has none, so the worker keeps its own.
+ */
+function asAsked({ destination }, response) {
+  if (!destination.endsWith('worker') || !response.ok) return response;
+  return new Response(response.body, { status: response.status, headers: plainHeaders(response) });
+}
+
+/** Headers of a body that is not packed any more. */
+function plainHeaders(response) {
+  const headers = new Headers(response.headers);
+  for (const name of ['content-encoding', 'content-length']) headers.delete(name);
+  return headers;
 }
 
 async function trim(cache, most) {

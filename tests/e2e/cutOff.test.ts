@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import type { Model } from '@/core/procedure/model';
 import { breakableWay, type BreakableWay } from '../support/breakableWay';
-import { Bench, demoUrl, go, heading, press, says, settled, text } from '../support/e2e';
+import { Bench, demoUrl, go, heading, pause, press, says, settled, text } from '../support/e2e';
 import { shippedModels } from '../support/models';
 import { makeDonor } from '../support/makeUnits';
 
@@ -90,6 +90,37 @@ test('the server goes in the middle of a teardown: the sheet goes on over a relo
   expect(told).toContain('Written with the cable out.');
   expect(told).not.toContain('Rejected');
 }, 90_000);
+
+test('the server goes while the screen is being refreshed: the screen stays, half a note and all', async () => {
+  const page = await bench.signIn('Imke R.');
+  const tag = await onSheet(page);
+  await press(page, 'o', 'n');
+  await page.waitForSelector('dialog input[aria-label=Note]');
+  await page.keyboard.type('Half a no');
+  way.hold();
+  const asked = page.waitForRequest((request) => request.headers().rsc === '1');
+  // Somebody else does something, so that the screen asks for what is new and is not answered.
+  const others = await Bench.open();
+  const other = await others.signIn('Oskar V.');
+  await makeDonor(other, laptop);
+  await others.close();
+  await asked;
+  const tries: string[] = [];
+  page.on('requestfailed', (request) => void (request.headers().rsc === '1' && tries.push(request.url())));
+  await page.evaluate(() => void (document.body.dataset.same = 'page'));
+  way.cut();
+  while (tries.length < 2) await pause(100);
+  await page.keyboard.type('te.');
+  way.mend();
+  const came = await page.waitForResponse((response) => response.request().headers().rsc === '1');
+  expect(came.ok()).toBe(true);
+  await settled(page);
+  expect(await page.evaluate(() => document.body.dataset.same)).toBe('page');
+  await page.keyboard.press('Enter');
+  await waiting(page, 0);
+  await go(page, bench.url, `/t/${tag}`);
+  expect(await text(page)).toContain('Half a note.');
+}, 60_000);
 
 test('a page that was not open before says that the server is gone, and what was kept', async () => {
   const page = await bench.signIn('Oskar V.');

@@ -4,6 +4,8 @@ import { connect, createServer, type AddressInfo, type Socket } from 'node:net';
 export interface BreakableWay {
   readonly url: string;
   readonly cut: () => void;
+  /** From here on nothing that is asked gets through, and nobody is told so; what the server says still does. */
+  readonly hold: () => void;
   readonly mend: () => void;
   readonly close: () => Promise<void>;
 }
@@ -13,15 +15,20 @@ export async function breakableWay(to: string): Promise<BreakableWay> {
   const { hostname, port } = new URL(to);
   const open = new Set<Socket>();
   let isCut = false;
+  let isHeld = false;
+  const asking = new Set<Socket>();
   const server = createServer((here) => {
     if (isCut) return void here.destroy();
     const there = connect(Number(port), hostname);
+    asking.add(here);
+    here.on('close', () => asking.delete(here));
     for (const [one, other] of [
       [here, there],
       [there, here],
     ] as const) {
       open.add(one);
       one.pipe(other);
+      if (isHeld && one === here) one.pause();
       // Broken on one side is broken on both.
       one.on('error', () => undefined);
       one.on('close', () => {
@@ -40,8 +47,14 @@ export async function breakableWay(to: string): Promise<BreakableWay> {
       isCut = true;
       breakAll();
     },
+    hold: () => {
+      isHeld = true;
+      for (const socket of asking) socket.pause();
+    },
     mend: () => {
       isCut = false;
+      isHeld = false;
+      for (const socket of asking) socket.resume();
     },
     close: () =>
       new Promise((done) => {

@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { patientRefresh } from './patientRefresh';
 import { makeRefresher } from './refresher';
 
 type Refresher = ReturnType<typeof makeRefresher>;
@@ -18,18 +19,21 @@ function noted(work: () => void, ms: number): void {
   }, ms);
 }
 
+function startRefresher(refresh: () => void): Refresher {
+  if (typeof window !== 'undefined') {
+    window.fetch = patientRefresh({
+      fetch: window.fetch.bind(window),
+      here: () => location.href,
+      wait: (ms) => new Promise((done) => setTimeout(done, ms)),
+    });
+  }
+  return makeRefresher({ refresh, now: () => performance.now(), later: noted, isHidden: () => document.hidden });
+}
+
 /** Says that there is news of the shop; the screen is read again when it is time. */
 export function useRefresher(): Refresher {
   const router = useRouter();
-  const [refresher] = useState(
-    () =>
-      (shared ??= makeRefresher({
-        refresh: () => router.refresh(),
-        now: () => performance.now(),
-        later: noted,
-        isHidden: () => document.hidden,
-      })),
-  );
+  const [refresher] = useState(() => (shared ??= startRefresher(() => router.refresh())));
   useEffect(() => {
     document.addEventListener('visibilitychange', refresher.seen);
     return () => document.removeEventListener('visibilitychange', refresher.seen);

@@ -1,0 +1,55 @@
+import type { Page } from 'puppeteer-core';
+import type { Model } from '@/core/procedure/model';
+import { screens } from '../../scripts/support/screens';
+import { Bench, go, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { shippedModels } from '../support/models';
+import { makeDonor } from '../support/makeUnits';
+
+let bench: Bench;
+beforeAll(async () => {
+  bench = await Bench.open();
+});
+afterEach(() => bench.leave());
+afterAll(() => bench.close());
+
+const laptop = shippedModels.find(({ name }) => name === 'Slate Quay') as Model;
+
+/** A run sheet was open here, so this browser keeps pages and files from now on. */
+async function keeping(page: Page): Promise<void> {
+  const { tag } = await makeDonor(page, laptop);
+  await go(page, bench.url, `/bench/${tag}`);
+  await press(page, 'space');
+  await says(page, 'Done, next');
+  await page.waitForFunction(
+    async (path) => (await caches.match(path)) !== undefined,
+    { polling: 100 },
+    `/bench/${tag}`,
+  );
+}
+
+test('after a run sheet was open, what is computed beside a page still is: in each order, and again from what is kept', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await keeping(page);
+  const plan = async () => {
+    await go(page, bench.url, `/models/${laptop.id}/plan`);
+    await says(page, 'after labour');
+  };
+  const forecast = async () => {
+    await go(page, bench.url, '/dock');
+    await says(page, 'after parts and labour');
+  };
+  for (const open of [forecast, plan, plan, forecast, forecast]) await open();
+});
+
+test('every screen after every other, kept pages on: nothing is in trouble, nothing cannot be shown', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await keeping(page);
+  const troubles = watchTrouble(page);
+  for (const round of [screens, [...screens].reverse()])
+    for (const path of round) {
+      await go(page, bench.url, path);
+      await settled(page);
+      expect([path, await text(page)]).not.toEqual([path, expect.stringMatching(/cannot be shown|does not answer/)]);
+    }
+  expect(troubles).toEqual([]);
+}, 120_000);
