@@ -122,6 +122,22 @@ test('the server goes while the screen is being refreshed: the screen stays, hal
   expect(await text(page)).toContain('Half a note.');
 }, 60_000);
 
+test('what somebody else did and was seen here is still seen after a reload without the server', async () => {
+  const page = await bench.signIn('Imke R.');
+  const tag = await onSheet(page);
+  await standsAt(page, 1);
+  const others = await Bench.open();
+  const other = await others.signIn('Oskar V.');
+  await go(other, others.url, `/bench/${tag}`);
+  await press(other, 'space');
+  await standsAt(other, 2);
+  await standsAt(page, 2);
+  way.cut();
+  await page.reload();
+  await standsAt(page, 2);
+  await others.close();
+}, 60_000);
+
 test('a page that was not open before says that the server is gone, and what was kept', async () => {
   const page = await bench.signIn('Oskar V.');
   await onSheet(page);

@@ -104,6 +104,7 @@ export function useShop(seeds: Seeds): Shop {
   'use no memo';
   const store = useShopStore();
   const snapshot = useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
+  useEffect(() => store.served(seeds), [store, seeds]);
   return useMemo(() => {
     void snapshot;
     const laidOver = <K extends 'unit' | 'part'>(kind: K, served: readonly Entities[K][]): readonly Entities[K][] => [

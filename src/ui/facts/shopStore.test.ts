@@ -34,6 +34,36 @@ describe('ShopStore', () => {
     expect(queued.map(({ expects }) => expects)).toEqual([served.version, served.version + 1, served.version + 2]);
   });
 
+  test('what came after the page was loaded is kept for a page without the server; what came with it is not', () => {
+    const { make, served, seeds } = setUp();
+    const laid: [string, number | undefined][] = [];
+    const store = make((id, overlaid) => laid.push([id, overlaid?.version]));
+    store.served(seeds);
+    store.served(seeds);
+    expect(laid).toEqual([]);
+    const newer = { ...served, version: served.version + 3 };
+    store.served({ ...seeds, units: [newer] });
+    expect(laid).toEqual([['u', newer.version]]);
+    // Something older, as a slow answer brings it, changes nothing.
+    store.served(seeds);
+    store.served({ ...seeds, units: [newer] });
+    expect(laid).toHaveLength(1);
+    const other = { ...served, id: 'u2', version: 7 };
+    store.served({ ...seeds, units: [newer, other] });
+    expect(laid.slice(1)).toEqual([['u2', 7]]);
+  });
+
+  test('what was done here and is newer is not replaced in what is kept', () => {
+    const { make, served, seeds } = setUp();
+    const laid: [string, number | undefined][] = [];
+    const store = make((id, overlaid) => laid.push([id, overlaid?.version]));
+    store.served(seeds);
+    store.act(seeds, 'test-noted', 'u', { test: 'starts', result: 'sound' });
+    store.act(seeds, 'test-noted', 'u', { test: 'charges', result: 'sound' });
+    store.served({ ...seeds, units: [{ ...served, version: served.version + 1 }] });
+    expect(laid.map(([, version]) => version)).toEqual([served.version + 1, served.version + 2]);
+  });
+
   test('what the core refuses is said and not sent', () => {
     const { store, queued, seeds } = setUp();
     store.act(seeds, 'unit-matched', 'u', {});

@@ -47,6 +47,7 @@ export class ShopStore {
   private listeners = new Set<() => void>();
   private snapshotNumber = 0;
   private noticeKey = 0;
+  private readonly servedVersions = new Map<string, number>();
   notice: Notice | null = null;
   /** When the page was kept, if this one comes from the browser because the server does not answer. */
   keptAt: string | null = null;
@@ -77,6 +78,26 @@ export class ShopStore {
     const ours = this.overlay.get(served.id);
     if (!ours || ours.kind !== kind || ours.version < served.version) return served;
     return (ours.entity ?? undefined) as Entities[K] | undefined;
+  }
+
+  /**
+   * Remembers what a screen was served. What is newer than the page as it was loaded is kept, so that the page, loaded again
+   * without the server, shows nothing older than what was on it.
+   */
+  served({ parcels = [], units = [], parts = [] }: Seeds): void {
+    const isLoaded = this.servedVersions.size > 0;
+    const note = (kind: EntityKind, entities: readonly Entities[EntityKind][]) => {
+      for (const entity of entities) {
+        const { id, version } = entity;
+        if ((this.servedVersions.get(id) ?? 0) >= version) continue;
+        this.servedVersions.set(id, version);
+        const ours = this.overlay.get(id);
+        if (isLoaded && (!ours || ours.version < version)) this.onLaid(id, { kind, entity, version });
+      }
+    };
+    note('parcel', parcels);
+    note('unit', units);
+    note('part', parts);
   }
 
   /** Things made here that the server has not shown yet. */
