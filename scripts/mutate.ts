@@ -18,7 +18,6 @@ const rooms: Readonly<Record<string, { readonly mutate: readonly string[]; reado
   },
   sheet: {
     mutate: [
-      'src/core/sheet/*.ts',
       'src/core/shop/facts/{sheet,step}Facts.ts',
       'src/core/shop/{openSheet,stepParts}.ts',
     ],

@@ -89,7 +89,7 @@ export async function triageSixty(page: Page, url: string, most = 60): Promise<S
     await page.waitForFunction((old) => document.querySelector('h1')?.textContent !== old, {}, heading);
     if (counts.length % 3 === 0) await press('c', '5');
     if (counts.length % 4 === 0) await press('2', '2');
-    await press('a', ' ');
+    await press('y', ' ');
     const tag = heading.slice(0, 6);
     await page
       .waitForFunction(

@@ -49,7 +49,7 @@ test('a newcomer takes one unit of the demo parcel from triage to sent with the 
   await press(page, 'Enter');
   await says(page, 'Oddkin Lantern 5 Revision a');
   // A crack on field 5 of the back, then: starts, charges; the picture fails; the rest is sound.
-  await press(page, 'f', 'c', '5', '1', '2', '3', '3', 'a');
+  await press(page, 'f', 'c', '5', '1', '2', '3', '3', 'y');
   await says(page, 'Needs display, on the shelf');
   await settled(page);
   await press(page, 'b');
@@ -91,7 +91,7 @@ test('a newcomer takes one unit of the demo parcel from triage to sent with the 
   // Prove: every test, the wipe, the look; then it may be sold.
   await page.waitForFunction(() => location.pathname === '/prove');
   await says(page, `${tag}:`);
-  await press(page, 't', 'w', 'b');
+  await press(page, 'y', 'w', 'b');
   await says(page, `${tag} may be sold at`);
   await settled(page);
   await press(page, 'space');

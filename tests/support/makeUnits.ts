@@ -40,12 +40,22 @@ function door(page: Page, seen: readonly (Unit | Part)[] = []): Act {
   };
 }
 
-async function identified(act: Act, model: Model): Promise<MadeUnit> {
+async function tagged(act: Act): Promise<MadeUnit> {
   const parcelId = randomUUID();
   const id = randomUUID();
   const about = { supplier: 'Test', pricePaidCents: 100, transportCents: 0, receivedOn: '2026-11-25' };
   await act('parcel-made', parcelId, { code: `Lot ${parcelId.slice(0, 8)}`, ...about });
-  const tagged = await act('unit-tagged', id, { parcelId, lineNo: null });
+  const { results } = await act('unit-tagged', id, { parcelId, lineNo: null });
+  const unit = results.find((result) => result.id === id)?.after as Unit;
+  return { id, tag: unit.tag };
+}
+
+/** A unit of its own for a test, of which nothing is known but its tag. */
+export const makeUnknown = (page: Page): Promise<MadeUnit> => tagged(door(page));
+
+async function identified(act: Act, model: Model): Promise<MadeUnit> {
+  const unit = await tagged(act);
+  const { id } = unit;
   await act('unit-identified', id, {
     modelId: model.id,
     modelVersion: model.version,
@@ -54,8 +64,7 @@ async function identified(act: Act, model: Model): Promise<MadeUnit> {
     variant: model.variants[0]?.id ?? '',
     serial: '',
   });
-  const unit = tagged.results.find((result) => result.id === id)?.after as Unit;
-  return { id, tag: unit.tag };
+  return unit;
 }
 
 /** A unit of its own for a test: tagged, identified, decided and wiped, and so ready for the bench. */

@@ -43,7 +43,7 @@ export function Queue({ label, title, entries, chosen, onChoose, children }: Que
               onClick={() => onChoose(id)}
               aria-pressed={id === chosen}
             >
-              <Box as="span" textStyle="code">
+              <Box as="span" textStyle="code" whiteSpace="nowrap">
                 {tag}
               </Box>
               <Box as="span" textStyle="note">

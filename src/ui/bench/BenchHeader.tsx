@@ -30,16 +30,26 @@ export function BenchHeader({
       borderColor="rule"
       display="flex"
       alignItems="center"
-      gap="20px"
+      flexWrap={{ base: 'wrap', lg: 'nowrap' }}
+      gap={{ base: '6px 14px', lg: '20px' }}
       px="20px"
-      h="60px"
+      py={{ base: '6px', lg: '0' }}
+      minH="60px"
     >
       <Tag
         code={unit.tag}
         fact={words.rev({ maker: model.maker, name: model.name, revision: unit.revision })}
         href={`/t/${unit.tag}`}
       />
-      <Box flex="1" minW="0" color="inkMuted" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" title={aim}>
+      <Box
+        flex="1"
+        minW={{ base: '160px', lg: '0' }}
+        color="inkMuted"
+        whiteSpace="nowrap"
+        overflow="hidden"
+        textOverflow="ellipsis"
+        title={aim}
+      >
         {children}
       </Box>
       {progress}

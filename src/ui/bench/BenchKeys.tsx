@@ -46,8 +46,10 @@ export function BenchKeys({
       borderTopWidth="1px"
       borderColor="rule"
       display="flex"
-      gap="8px"
-      px="20px"
+      flexWrap={{ base: 'wrap', lg: 'nowrap' }}
+      gap={{ base: '6px', xl: '8px' }}
+      px={{ base: '10px', xl: '20px' }}
+      py={{ base: '8px', lg: '0' }}
       alignItems="center"
     >
       {isHalted ? (

@@ -66,7 +66,13 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const sayWait = step.wait && words.start({ minutesValue: step.wait.minutes });
 
   return (
-    <Box h="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px minmax(0, 1fr) 68px">
+    <Box
+      h={{ lg: '100vh' }}
+      minH="100vh"
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr)"
+      gridTemplateRows={{ base: 'auto 1fr auto', lg: '60px minmax(0, 1fr) 68px' }}
+    >
       <BenchHeader
         {...props}
         onLeave={() => router.push(`/${state.kind}`)}
@@ -88,7 +94,12 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
       </BenchHeader>
       <Box
         display="grid"
-        gridTemplateColumns={{ base: '222px minmax(0, 1fr)', lg: '222px minmax(0, 1fr) 310px' }}
+        gridTemplateColumns={{
+          base: '1fr',
+          md: '222px minmax(0, 1fr)',
+          lg: '222px minmax(0, 1fr) 290px',
+          xl: '222px minmax(0, 1fr) 310px',
+        }}
         minH="0"
       >
         <ThreadView sheet={sheet} state={state} model={model} current={step.id} />

@@ -53,7 +53,12 @@ export function SheetFinished(props: BenchProps) {
   const { headline, lead, next } = endingOf(unit, freed);
   const isApart = unit.stage === 'kept-apart';
   return (
-    <Box minH="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px 1fr">
+    <Box
+      minH="100vh"
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr)"
+      gridTemplateRows={{ base: 'auto 1fr', lg: '60px 1fr' }}
+    >
       <BenchHeader {...props}>{stageNames[unit.stage]}</BenchHeader>
       <Box as="main" p="32px" maxW="900px">
         <Headline lead={lead}>{headline}</Headline>

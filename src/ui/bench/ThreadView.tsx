@@ -34,6 +34,7 @@ export function ThreadView({
       aria-label={texts.steps()}
       borderEndWidth="1px"
       borderColor="rule"
+      maxH={{ base: '110px', md: 'none' }}
       overflowY="auto"
       position="relative"
       tabIndex={0}

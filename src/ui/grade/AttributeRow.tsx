@@ -48,7 +48,16 @@ export function AttributeRow({
       px="14px"
       py="10px"
     >
-      <Box display="grid" gridTemplateColumns="230px minmax(0, 1fr) 96px" gap="16px" alignItems="center">
+      <Box
+        display="grid"
+        gridTemplateColumns={{
+          base: 'minmax(0, 1fr)',
+          md: '150px minmax(0, 1fr) 90px',
+          xl: '230px minmax(0, 1fr) 96px',
+        }}
+        gap={{ base: '10px', xl: '16px' }}
+        alignItems="center"
+      >
         <Box>
           <Box id={nameId} fontWeight={isCurrent ? '700' : '600'} color={isLimiting ? 'danger' : undefined}>
             {capital(attributeNames[attribute.id])}

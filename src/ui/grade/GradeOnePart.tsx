@@ -50,7 +50,7 @@ export function GradeOnePart({
   const settle = () => judged.ok && shop.act('part-graded', part.id, { readings });
 
   return (
-    <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 330px">
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 260px', xl: 'minmax(0, 1fr) 330px' }}>
       <Box p="20px 26px" minW="0">
         <Headline
           lead={

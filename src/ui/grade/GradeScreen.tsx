@@ -25,7 +25,11 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
   const kindOf = ({ modelId, partRef }: Part) =>
     view.kinds[`${modelId}/${partRef}`] ?? { name: partRef, modelName: '', handling: '', valueCents: {} };
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '220px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: '180px minmax(0, 1fr)', xl: '220px minmax(0, 1fr)' }}
+      minH="calc(100vh - 84px)"
+    >
       <Queue
         label={texts.partsToGrade()}
         title={texts.partToGrade({ waiting: waiting.length })}

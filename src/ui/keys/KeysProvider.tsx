@@ -30,7 +30,7 @@ export function KeyLayer({ children }: { readonly children: ReactNode }) {
 export function KeysProvider({ children }: { readonly children: ReactNode }) {
   const router = useRouter();
   const [registry] = useState(() => new KeyRegistry());
-  const [isHelpOpen, setHelpOpen] = useState(false);
+  const [explained, setExplained] = useState<readonly KeyBinding[] | null>(null);
 
   useEffect(() => {
     const dispatcher = new KeyDispatcher({
@@ -46,7 +46,7 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
       if (isTyping(event) && event.key !== 'Escape') return;
-      if ((event.key === ' ' || event.key === 'Enter') && isReachedByKeyboard(event.target)) return;
+      if (event.key === ' ' ? hasSpace(event.target, registry) : isEnterOf(event)) return;
       // A key held down is one press.
       if (event.repeat && !event.key.startsWith('Arrow')) {
         if (registry.has(event.key)) event.preventDefault();
@@ -54,22 +54,37 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
       }
       if (event.key === '?') {
         event.preventDefault();
-        setHelpOpen((isOpen) => !isOpen);
+        setExplained((before) => (before ? null : registry.live()));
         return;
       }
       const isUsed = dispatcher.press(event.key);
       if (isUsed) event.preventDefault();
     };
+    // Some browsers press a button when space comes up, whatever became of its going down.
+    const onKeyUp = (event: KeyboardEvent) => {
+      if (event.key === ' ' && !isTyping(event) && registry.has(' ') && !hasSpace(event.target, registry))
+        event.preventDefault();
+    };
     window.addEventListener('keydown', onKey);
+    window.addEventListener('keyup', onKeyUp);
     // Before this the page is drawn but deaf; scripts and tests wait for it.
     document.documentElement.dataset.keys = 'heard';
-    return () => window.removeEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('keyup', onKeyUp);
+    };
   }, [registry, router]);
 
   return (
     <RegistryContext.Provider value={registry}>
       {children}
-      {isHelpOpen && <KeysHelp bindings={registry.live()} onClose={() => setHelpOpen(false)} />}
+      {explained && (
+        <LayerContext.Provider value={aboveAll}>
+          <KeyLayer>
+            <KeysHelp bindings={explained} onClose={() => setExplained(null)} />
+          </KeyLayer>
+        </LayerContext.Provider>
+      )}
     </RegistryContext.Provider>
   );
 }
@@ -81,7 +96,22 @@ function isTyping({ target }: KeyboardEvent): boolean {
   );
 }
 
-/** A button that was tabbed to takes space and Enter itself; one that was clicked does not keep the pedal. */
+/** The help lies over every choice that may be open. */
+const aboveAll = 100;
+
+/** Enter presses a button that was tabbed to. */
+const isEnterOf = ({ key, target }: KeyboardEvent): boolean => key === 'Enter' && isReachedByKeyboard(target);
+
+/**
+ * Space is the pedal: it does the one next thing of the screen, whatever was clicked or tabbed to before. Only a box to
+ * tick, a button of an open choice, and a screen without a next thing leave it to what has the focus.
+ */
+function hasSpace(target: EventTarget | null, registry: KeyRegistry): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target.matches('input[type=checkbox], input[type=radio]')) return true;
+  return isReachedByKeyboard(target) && (target.closest('dialog') !== null || !registry.has(' '));
+}
+
 function isReachedByKeyboard(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement && target.matches('a:focus-visible, button:focus-visible, summary:focus-visible')

@@ -19,6 +19,7 @@ const StageLink = chakra(Link, {
     alignItems: 'center',
     gap: '6px',
     w: '62px',
+    flexShrink: 0,
     position: 'relative',
     zIndex: 1,
     borderRadius: 'soft',
@@ -73,7 +74,14 @@ export function LineBar({
   const path = usePathname();
   const here = lineStages.find((stage) => path.startsWith(`/${stage}`));
   return (
-    <Box as="nav" aria-label={words.theLine()} display="flex" alignItems="flex-start" flex="1" minW="0" maxW="900px">
+    <Box
+      as="nav"
+      aria-label={words.theLine()}
+      display="flex"
+      alignItems="flex-start"
+      maxW="900px"
+      overflowX={{ base: 'auto', lg: 'visible' }}
+    >
       {states.map(({ stage, count }, index) => {
         const state = stage === here ? 'here' : stage === tight ? 'tight' : 'slack';
         return (

@@ -27,17 +27,19 @@ export function ShopFrame({
   readonly children: ReactNode;
 }) {
   return (
-    <Box display="grid" gridTemplateRows="84px 1fr" minH="100vh">
+    <Box display="grid" gridTemplateRows={{ base: 'auto 1fr', lg: '84px 1fr' }} minH="100vh">
       <Box
         as="header"
         bg="sheet"
         borderBottomWidth="1px"
         borderColor="rule"
         display="flex"
+        flexWrap={{ base: 'wrap', lg: 'nowrap' }}
         alignItems="flex-start"
-        gap="28px"
+        gap={{ base: '8px 28px', lg: '28px' }}
         px="18px"
         pt="13px"
+        pb={{ base: '8px', lg: '0' }}
       >
         <Box w="130px" flexShrink={0} pt="6px">
           <Link href="/" prefetch={false}>
@@ -49,7 +51,9 @@ export function ShopFrame({
             </Box>
           </Link>
         </Box>
-        <LineBar states={string.states} tight={string.tight} />
+        <Box flex={{ base: '1 0 100%', lg: '1' }} order={{ base: 3, lg: 0 }} minW="0">
+          <LineBar states={string.states} tight={string.tight} />
+        </Box>
         <Box w="200px" flexShrink={0} ms="auto">
           <FindBox />
           <PersonMenu person={person} />

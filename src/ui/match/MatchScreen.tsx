@@ -130,7 +130,7 @@ function UnitRow({
   return (
     <tr data-chosen={isChosen ? '' : undefined} onClick={onChoose}>
       <td>
-        <Box as="span" textStyle="code">
+        <Box as="span" textStyle="code" whiteSpace="nowrap">
           {unit.tag}
         </Box>{' '}
         <Box as="span" color="inkMuted">

@@ -160,7 +160,11 @@ function Filters({
     ['feature', words.anyFeature(), allFeatures.map((feature) => [feature, featureNames[feature]])],
   ] as const;
   return (
-    <Box display="grid" gridTemplateColumns="minmax(180px, 1fr) 130px 140px 200px" gap="10px">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr 1fr', xl: 'minmax(180px, 1fr) 130px 140px 200px' }}
+      gap="10px"
+    >
       <Box position="relative">
         <Input
           ref={search}

@@ -35,7 +35,11 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
   const unit = waiting.find(({ id }) => id === chosen);
   const model = modelAmong(view.models, unit);
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '220px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: '180px minmax(0, 1fr)', xl: '220px minmax(0, 1fr)' }}
+      minH="calc(100vh - 84px)"
+    >
       <Queue
         label={texts.unitsToProve()}
         title={texts.unitToProve({ waiting: waiting.length })}
@@ -72,7 +76,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
   const sale = predictSale(model, unit, { held, look }, rules);
   const isReady = open.length === 0 && unit.isWiped;
   return (
-    <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 320px">
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 280px', xl: 'minmax(0, 1fr) 320px' }}>
       <Box p="20px 26px" minW="0" display="flex" flexDirection="column" gap="22px">
         <Headline
           lead={texts.serial({
@@ -179,7 +183,6 @@ function TestsAndData({
         >
           <Box pt="12px">
             <QuickTests
-              restKey="t"
               tests={model.tests}
               results={unit.proof}
               onNote={(test, result) => void shop.act('proof-noted', unit.id, { test, result })}

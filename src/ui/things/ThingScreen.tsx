@@ -52,7 +52,12 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
   const tag = thing.kind === 'unit' ? thing.unit.tag : thing.part.tag;
   const action = thing.kind === 'unit' ? unitAction(thing.unit) : partAction(thing.part);
   return (
-    <Box p="28px" display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 460px' }} gap="32px">
+    <Box
+      p="28px"
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px', xl: 'minmax(0, 1fr) 460px' }}
+      gap="32px"
+    >
       <Box minW="0">
         {thing.kind === 'unit' ? <UnitFacts {...thing} /> : <PartFacts {...thing} />}
         <Box display="flex" gap="10px" mt="20px" flexWrap="wrap">
@@ -74,7 +79,7 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
         </Box>
         {thing.kind === 'unit' && thing.parts.length > 0 && (
           <Section title={words.itsParts()} mt="28px">
-            <Box as="ul" display="grid" gridTemplateColumns="1fr 1fr" gap="8px" pt="10px">
+            <Box as="ul" display="grid" gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))" gap="8px" pt="10px">
               {thing.parts.map((part) => (
                 <li key={part.id}>
                   <Tag
@@ -158,7 +163,7 @@ function PartFacts({ part, name, unitTag }: { readonly part: Part; readonly name
 
 function Facts({ facts }: { readonly facts: readonly (readonly [string, string])[] }) {
   return (
-    <Box as="dl" display="grid" gridTemplateColumns="170px 1fr" maxW="640px">
+    <Box as="dl" display="grid" gridTemplateColumns={{ base: '130px 1fr', xl: '170px 1fr' }} maxW="640px">
       {facts.map(([name, value]) => (
         <Box key={name} display="contents">
           <Box as="dt" color="inkMuted" py="6px" borderBottomWidth="1px" borderColor="rule">

@@ -52,7 +52,7 @@ export function MarkedDrawing({
   const turn = () => setFaceIndex((index) => index + 1);
   const elsewhere = unit.marks.filter((mark) => mark.face !== face.id);
   return (
-    <Box flex="1" minH="0" display="flex" flexDirection="column">
+    <Box flex="1 0 auto" display="flex" flexDirection="column">
       <Box display="flex" justifyContent="center" py="4px" flex="1" alignItems="center">
         <FaceDrawing
           model={model}

@@ -17,15 +17,13 @@ interface QuickTestsProps {
   readonly tests: readonly DeviceTest[];
   readonly results: Readonly<Partial<Record<DeviceTest, TestResult>>>;
   readonly onNote: (test: DeviceTest, result: TestResult) => void;
-  /** The key that calls all that were not tested sound. */
-  readonly restKey: string;
 }
 
 /** One key a test, three states: not tested, sound, fault, and round again. */
-export function QuickTests({ tests, results, onNote, restKey }: QuickTestsProps) {
+export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
   const open = tests.filter((test) => (results[test] ?? 'not-tested') === 'not-tested');
   return (
-    <Box display="grid" gridTemplateColumns="repeat(5, minmax(0, 1fr))" gap="6px">
+    <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(118px, 1fr))" gap="6px">
       {tests.map((test, index) => {
         const result = results[test] ?? 'not-tested';
         const Symbol = symbols[result];
@@ -50,7 +48,7 @@ export function QuickTests({ tests, results, onNote, restKey }: QuickTestsProps)
         );
       })}
       <KeyButton
-        keyName={restKey}
+        keyName="y"
         label={texts.restOk()}
         look="outline"
         justifyContent="flex-start"

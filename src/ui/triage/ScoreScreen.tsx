@@ -7,6 +7,7 @@ import type { Judged, ProposalScore } from '@/core/triage/scoreProposals';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { RangeBar } from '@/ui/base/RangeBar';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { Table } from '@/ui/base/Table';
 import { Tag } from '@/ui/base/Tag';
@@ -31,8 +32,8 @@ export function ScoreScreen({ score }: { readonly score: ProposalScore }) {
       {judged.length === 0 ? (
         <Nothing>{words.unitCountsOnceReleasedFor()}</Nothing>
       ) : (
-        <Box display="grid" gap="28px">
-          <Box display="grid" gridTemplateColumns="repeat(3, minmax(0, 1fr))" gap="28px">
+        <Box display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="28px">
+          <Box display="grid" gridTemplateColumns="repeat(auto-fit, minmax(170px, 1fr))" gap="28px">
             <Figure
               title={words.rangesThatHeld()}
               value={counts.ofAll({ count: held, all: judged.length })}
@@ -57,24 +58,26 @@ export function ScoreScreen({ score }: { readonly score: ProposalScore }) {
             title={words.furthestFromExpectationFirst()}
             note={judged.length > shown ? counts.ofAll({ count: shown, all: judged.length }) : undefined}
           >
-            <Table>
-              <thead>
-                <tr>
-                  <th>{words.unit()}</th>
-                  <th>{words.proposed()}</th>
-                  <th>{words.done()}</th>
-                  <th data-figure>{words.expected()}</th>
-                  <th>{words.n80RangeAndOutcome()}</th>
-                  <th data-figure>{words.outcome()}</th>
-                  <th>{words.whoWasRight()}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {judged.slice(0, shown).map((entry) => (
-                  <JudgedRow key={entry.tag} entry={entry} />
-                ))}
-              </tbody>
-            </Table>
+            <ScrollBox label={words.furthestFromExpectationFirst()} overflowX="auto">
+              <Table>
+                <thead>
+                  <tr>
+                    <th>{words.unit()}</th>
+                    <th>{words.proposed()}</th>
+                    <th>{words.done()}</th>
+                    <th data-figure>{words.expected()}</th>
+                    <th>{words.n80RangeAndOutcome()}</th>
+                    <th data-figure>{words.outcome()}</th>
+                    <th>{words.whoWasRight()}</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {judged.slice(0, shown).map((entry) => (
+                    <JudgedRow key={entry.tag} entry={entry} />
+                  ))}
+                </tbody>
+              </Table>
+            </ScrollBox>
           </Section>
         </Box>
       )}

@@ -58,7 +58,7 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: '200px minmax(0, 1fr) 350px' }}
+      gridTemplateColumns={{ base: '1fr', lg: '176px minmax(0, 1fr) 300px', xl: '200px minmax(0, 1fr) 350px' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >
       <Queue
@@ -130,12 +130,16 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   return (
     <>
       <Box p="16px 22px" display="flex" flexDirection="column" gap="12px" minW="0" minH="0" overflowY="auto">
-        <Box display="flex" gap="16px" alignItems="flex-start">
+        <Box
+          display="flex"
+          flexWrap={{ base: 'wrap', xl: 'nowrap' }}
+          gap={{ base: '8px', xl: '16px' }}
+          alignItems="flex-start"
+        >
           <UnitSays {...{ view, unit, model, isLost }} />
           <KeyButton
             keyName="i"
             label={texts.identifyAgain({ isModel: model ? 'yes' : 'no' })}
-            look={model ? 'quiet' : 'action'}
             onPress={() => setIdentifying(true)}
           />
           <KeyButton keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
@@ -149,7 +153,6 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
               onPhoto={(photo) => void latest.current.act('photo-taken', unit.id, { photo })}
             />
             <QuickTests
-              restKey="a"
               tests={model.tests}
               results={unit.tests}
               onNote={(test, result) => void shop.act('test-noted', unit.id, { test, result })}
@@ -182,12 +185,16 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
         <Box mt="auto" pt="16px">
           <KeyButton
             keyName=" "
-            // The tag stays in one piece when the words do not fit into one line.
-            label={`${dispositionOrders[proposed]}, ${unit.tag.replace('-', '\u2011')}`}
+            label={texts.nextThing({
+              order: model ? dispositionOrders[proposed] : texts.identifyIt(),
+              // The tag stays in one piece when the words do not fit into one line.
+              tag: unit.tag.replace('-', '\u2011'),
+            })}
             look="action"
             size="wide"
             w="100%"
-            onPress={() => decide(proposed)}
+            // The pedal never decides about what nobody has looked at.
+            onPress={() => (model ? decide(proposed) : setIdentifying(true))}
           />
         </Box>
       </SidePanel>

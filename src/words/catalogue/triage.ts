@@ -79,6 +79,8 @@ export const onList = (d: { maker: Text; model: Text; serial: Text; note: Text }
 export const notOnList = () => l`Not on the list.`;
 export const itsSerialWasReportedLost = (d: { lostOn: string; isLost: 'yes' | 'no' }) => l`Its serial was reported lost on ${day(d.lostOn)}${select(d.isLost, { "yes": l`: keep it apart.`, "other": l`; its owner has since agreed.` })}`;
 export const returnLeftHereBeforeAs = (d: { before: Text }) => l`Return: it left here before as ${d.before}. Check what was done then.`;
+export const identifyIt = () => l`Identify it`;
+export const nextThing = (d: { order: Text; tag: Text }) => l`${d.order}, ${d.tag}`;
 export const identifyAgain = (d: { isModel: 'yes' | 'no' }) => l`${select(d.isModel, { "yes": l`Identify again`, "other": l`Identify` })}`;
 export const undo = () => l`Undo`;
 export const identifyWithFewKeysOr = () => l`Identify it with a few keys, or keep it apart as an unknown model. Then mark and test it.`;

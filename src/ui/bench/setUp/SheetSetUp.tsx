@@ -55,11 +55,20 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
   const work = Math.round(minutes.likely * rules.labourCentsPerMinute);
 
   return (
-    <Box minH="100vh" display="grid" gridTemplateColumns="minmax(0, 1fr)" gridTemplateRows="60px 1fr">
+    <Box
+      minH="100vh"
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr)"
+      gridTemplateRows={{ base: 'auto 1fr', lg: '60px 1fr' }}
+    >
       <BenchHeader {...props}>
         {words.donorPickPartsYouWant({ isKindTeardown: kind === 'teardown' ? 'yes' : 'no' })}
       </BenchHeader>
-      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 380px" as="main">
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 330px', xl: 'minmax(0, 1fr) 380px' }}
+        as="main"
+      >
         <Box p="24px 28px">
           <Headline
             lead={

@@ -28,7 +28,7 @@ export const buttonRecipe = defineRecipe({
     size: {
       small: { minH: '36px', px: '12px', fontSize: '15px' },
       target: { minH: 'target', px: '14px', fontSize: '16px' },
-      bench: { minH: '50px', px: '12px', fontSize: '16px' },
+      bench: { minH: '50px', px: { base: '8px', xl: '12px' }, gap: { base: '7px', xl: '10px' }, fontSize: '16px' },
       wide: { minH: '50px', px: '20px', fontSize: '20px', fontWeight: '700' },
     },
   },

@@ -1,0 +1,78 @@
+import type { Page } from 'puppeteer-core';
+import { makeUnknown } from '../support/makeUnits';
+import { Bench, go, heading, press, says, settled, text } from '../support/e2e';
+
+let bench: Bench;
+let page: Page;
+beforeAll(async () => {
+  bench = await Bench.open();
+  page = await bench.signIn('Sunniva T.');
+});
+afterAll(() => bench.close());
+
+const focused = () => page.evaluate(() => document.activeElement?.textContent ?? '');
+
+test('space does the one next thing after a click on a line of the list, too', async () => {
+  await go(page, bench.url, '/grade');
+  const parts = () => page.$$eval('main li button', (all) => all.map(({ textContent }) => textContent?.trim() ?? ''));
+  const before = await parts();
+  await page.click('main li:nth-of-type(2) button');
+  expect(await focused()).toContain((before[1] ?? '').slice(0, 7));
+  // As many readings as the part has, each the best; then the pedal.
+  while (!(await text(page)).includes('Grade A, next')) await press(page, '1');
+  await press(page, 'space');
+  await settled(page);
+  const after = await parts();
+  expect(after).toHaveLength(before.length - 1);
+  expect(after).not.toContain(before[1]);
+});
+
+test('Enter presses what was tabbed to, and space still does the next thing', async () => {
+  await go(page, bench.url, '/teardown');
+  await page.focus('header form input');
+  await page.keyboard.press('Tab');
+  expect(await focused()).toContain('Sunniva T.');
+  await press(page, 'Enter');
+  await page.waitForSelector('dialog[open]');
+  await press(page, 'Escape');
+  await page.waitForFunction(() => !document.querySelector('dialog[open]'));
+  await press(page, 'space');
+  await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+});
+
+test.each(['/apart', '/labels', '/triage/score', '/bench'])(
+  '%s: Escape closes the list of keys and nothing else',
+  async (path) => {
+    await go(page, bench.url, path === '/bench' ? '/teardown' : path);
+    if (path === '/bench') {
+      await press(page, 'space');
+      await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+      await settled(page);
+    }
+    const [at, says] = [page.url(), await heading(page)];
+    await press(page, '?');
+    await page.waitForSelector('dialog[open]');
+    await press(page, 'Escape');
+    await page.waitForFunction(() => !document.querySelector('dialog[open]'));
+    await settled(page);
+    expect([page.url(), await heading(page)]).toEqual([at, says]);
+    await press(page, 'Escape');
+    await page.waitForFunction((was) => location.href !== was, {}, at);
+  },
+);
+
+test('no letter, no digit and not the pedal decides about a unit that nobody has identified', async () => {
+  const { tag } = await makeUnknown(page);
+  await go(page, bench.url, `/triage?unit=${tag}`);
+  await says(page, 'The model is unknown');
+  for (const key of [...'abcdefghlmnopqrstvwxy0123456789']) {
+    await press(page, key);
+    if (await page.$('dialog[open]')) await press(page, 'Escape');
+  }
+  await settled(page);
+  expect(new URL(page.url()).pathname).toBe('/triage');
+  await says(page, new RegExp(`Identify it, ${tag.replace('-', '.')}`));
+  await press(page, 'space');
+  await page.waitForSelector('dialog[open]');
+  await says(page, 'Which model');
+}, 60_000);
