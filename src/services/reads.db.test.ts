@@ -193,7 +193,8 @@ describe('what the screens read', () => {
   test('Prove and Send: units with the parts that went in, and prices that follow from their grades', async () => {
     const prove = await readProve(scratch.db);
     expect(prove.units.length).toBe(3);
-    const { ready, shipments } = await readSend(scratch.db);
+    const { ready, shipments, lastRecipient } = await readSend(scratch.db);
+    expect(lastRecipient).toBe('Harbour Row shop');
     for (const { unit, priceCents } of ready) {
       expect(unit.saleGrade).not.toBeNull();
       expect(priceCents).toBeGreaterThan(0);

@@ -3,6 +3,7 @@ import type { Knex } from 'knex';
 import type { Unit } from '@/core/entities/entities';
 import { salePrice } from '@/core/sale/predictSale';
 import { currentRules } from '@/data/rules/houseRulesRepository';
+import { findSending } from '@/data/facts/findSending';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { latestShipments, unitsAt } from '@/data/units/unitRepository';
 
@@ -15,6 +16,8 @@ export interface ReadyUnit {
 
 export interface SendView {
   readonly ready: readonly ReadyUnit[];
+  /** Who got the latest shipment; empty before the first. */
+  readonly lastRecipient: string;
   readonly shipments: readonly { readonly shipment: string; readonly units: number }[];
 }
 
@@ -39,5 +42,7 @@ export async function readSend(db: Knex): Promise<SendView> {
       },
     ];
   });
-  return { ready, shipments };
+  const [latest] = shipments;
+  const lastRecipient = latest ? ((await findSending(db, latest.shipment))?.recipient ?? '') : '';
+  return { ready, lastRecipient, shipments };
 }

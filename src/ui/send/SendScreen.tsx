@@ -30,7 +30,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
   const seeds = useMemo(() => ({ models: [], units: view.ready.map(({ unit }) => unit) }), [view]);
   const shop = useShop(seeds);
   const [held, setHeld] = useState<ReadonlySet<string>>(new Set());
-  const [recipient, setRecipient] = useState(words.harbourRowShop());
+  const [recipient, setRecipient] = useState(view.lastRecipient);
   const [isBusy, start] = useTransition();
   const ready = view.ready.filter(({ unit }) => shop.units.find(({ id }) => id === unit.id)?.stage === 'send');
   const { chosen, choose } = useChosen(ready.map(({ unit }) => unit.id));
@@ -93,7 +93,12 @@ export function SendScreen({ view, openShipment }: SendProps) {
         <LatestShipments shipments={view.shipments} />
         <Box mt="auto" display="grid" gap="10px">
           <Field label={words.to()}>
-            <Input value={recipient} maxLength={80} onChange={(event) => setRecipient(event.currentTarget.value)} />
+            <Input
+              value={recipient}
+              placeholder={words.whoGetsThem()}
+              maxLength={80}
+              onChange={(event) => setRecipient(event.currentTarget.value)}
+            />
           </Field>
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
             <KeyButton

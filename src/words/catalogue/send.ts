@@ -2,7 +2,7 @@
 import { l, plural, type Text } from '@/words/runtime';
 import { money, number } from '@/words/format';
 
-export const harbourRowShop = () => l`Harbour Row shop`;
+export const whoGetsThem = () => l`Who gets them`;
 export const unitsAppearHereWhenProve = (d: { ready: number }) => l`${plural(d.ready, 0, { "0": l`Units appear here when Prove has released them.`, "other": l`All of them go in one shipment. H holds the selected one back.` })}`;
 export const nothingReadyToSend = () => l`Nothing ready to send`;
 export const noUnitsReadyToSend = (d: { going: number; total: number }) => l`${plural(d.going, 0, { "0": l`No units`, "one": l`${number(d.going)} unit`, "other": l`${number(d.going)} units` })} ready to send, ${money(d.total)}`;
