@@ -16,6 +16,7 @@ export const screens = [
   '/prove',
   '/send',
   '/yield',
+  '/rules',
   '/models',
   '/models/marrowby-slate-quay',
   '/models/oddkin-lantern-5/compare/oddkin-wick',

@@ -1,9 +1,8 @@
 import Ajv from 'ajv/dist/2020';
 import schema from '../../docs/formats/house-rules.schema.json';
-import type { HouseRules } from '@/core/shared/houseRules';
+import { houseRulesFormat as format, type HouseRules } from '@/core/shared/houseRules';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 
-const format = 'plucky-parcel/house-rules@1';
 type Document = Omit<HouseRules, 'version'> & { readonly format: string };
 
 const validate = new Ajv({ allErrors: true, strict: false }).compile<Document>(schema);

@@ -1,5 +1,8 @@
 import type { SaleGrade } from './grades';
 
+/** Names the document of house rules and its version. */
+export const houseRulesFormat = 'plucky-parcel/house-rules@1';
+
 export const screwKeepings = ['tray', 'mat', 'piles'] as const;
 /** How screws are kept: in the cups of a tray, on a mat at the places where they sat, or a pile for each kind. */
 export type ScrewKeeping = (typeof screwKeepings)[number];

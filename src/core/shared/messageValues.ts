@@ -243,6 +243,7 @@ export interface MessageValues<Piece> {
   'refusals.unknownTag': { tag: Piece };
   'refusals.unknownModel': { model: Piece };
   'refusals.rulesUnknown': { version: Piece };
+  'refusals.rulesStale': { version: Piece };
   'refusals.rulesInvalid': { place: Piece; fault: Piece };
   'refusals.stale': { tag: Piece; by: Piece };
   'refusals.wrongStage': { tag: Piece; stage: Piece };

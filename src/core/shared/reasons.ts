@@ -10,6 +10,7 @@ export const reasons = [
   'unknown-model',
   'rules-unknown',
   'rules-invalid',
+  'rules-stale',
   'stale',
   'log-changed',
   'wrong-stage',

@@ -21,6 +21,23 @@ export async function ruleBook(db: Knex): Promise<readonly HouseRules[]> {
   return ((await db('house_rules').orderBy('version')) as HouseRulesRow[]).map(toRules);
 }
 
+export interface RulesChange {
+  readonly rules: HouseRules;
+  /** ISO in UTC. */
+  readonly at: string;
+  /** Name of the person; null when the shop's own command did it. */
+  readonly by: string | null;
+}
+
+/** Who made which version and when, newest first. */
+export async function rulesHistory(db: Knex): Promise<readonly RulesChange[]> {
+  const rows = (await db('house_rules as h')
+    .leftJoin('people as p', 'p.id', 'h.changed_by')
+    .orderBy('h.version', 'desc')
+    .select('h.version', 'h.rules', 'h.changed_at', 'p.name')) as (HouseRulesRow & { name: string | null })[];
+  return rows.map((row) => ({ rules: toRules(row), at: row.changed_at.toISOString(), by: row.name }));
+}
+
 /**
  * Adds the next version. Two at once: the second meets the first's primary key, and is retried or refused by the caller.
  *

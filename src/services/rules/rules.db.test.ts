@@ -12,6 +12,8 @@ import { compareWithLog } from '@/services/facts/compareWithLog';
 import { recordFact } from '@/services/facts/recordFact';
 import { changeRules } from './changeRules';
 import { readRules } from './readRules';
+import { readRulesPreview } from './readRulesPreview';
+import { readRulesView } from './readRulesView';
 
 let scratch: Scratch;
 let imke: Person;
@@ -97,4 +99,49 @@ test('two changes at once become two versions', async () => {
   const { version, ...rules } = await readRules(scratch.db);
   await Promise.all([12, 13].map((trayCups) => changeRules(scratch.db, { ...rules, trayCups }, { at: now, by: null })));
   expect((await ruleBook(scratch.db)).map((entry) => entry.version).slice(-2)).toEqual([version + 1, version + 2]);
+});
+
+test('who saw an older version is told so, and nothing of theirs is saved', async () => {
+  const { version, ...rules } = await readRules(scratch.db);
+  const stale = await changeRules(
+    scratch.db,
+    { ...rules, trayCups: 99 },
+    { at: now, by: imke.id, expects: version - 1 },
+  );
+  expect(stale).toMatchObject({ refusal: { reason: 'rules-stale', values: { version } } });
+  expect(await readRules(scratch.db)).toEqual({ version, ...rules });
+  const seen = await changeRules(scratch.db, { ...rules, trayCups: 30 }, { at: now, by: imke.id, expects: version });
+  expect(seen).toMatchObject({ value: { version: version + 1, trayCups: 30 } });
+});
+
+test('the history names every version and who made it, newest first', async () => {
+  const { history } = await readRulesView(scratch.db);
+  const book = await ruleBook(scratch.db);
+  expect(history.map(({ rules }) => rules)).toEqual([...book].reverse());
+  expect(history[0]).toMatchObject({ by: 'Imke R.', at: now.toISOString() });
+  expect(history.at(-1)?.by).toBeNull();
+});
+
+test('a look at other rules saves nothing', async () => {
+  const before = await readRulesView(scratch.db);
+  const [unitId, parcelId] = [randomUUID(), randomUUID()];
+  const about = { supplier: 'Ferry', pricePaidCents: 1, transportCents: 0, receivedOn: '2026-11-26' };
+  await act('parcel-made', parcelId, { code: `Lot ${parcelId.slice(0, 8)}`, ...about });
+  await act('unit-tagged', unitId, { parcelId, lineNo: null });
+  const { version: _, ...rules } = await readRules(scratch.db);
+  const look = () => readRulesPreview(scratch.db, { ...rules, labourCentsPerMinute: 9000 }, now);
+  // What nobody has identified is valued by no rules.
+  expect((await look()).units).toBe(0);
+  await act('unit-identified', unitId, {
+    modelId: handset.id,
+    modelVersion: handset.version,
+    revision: handset.revisions[0]?.id ?? '',
+    configuration: handset.configurations[0]?.id ?? '',
+    variant: handset.variants[0]?.id ?? '',
+    serial: unitId,
+  });
+  const { units, fromCents, toCents } = await look();
+  expect(units).toBe(1);
+  expect(toCents).toBeLessThan(fromCents);
+  expect(await readRulesView(scratch.db)).toEqual(before);
 });

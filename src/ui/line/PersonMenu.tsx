@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useTheme } from 'next-themes';
 import { useState } from 'react';
-import type { Person } from '@/core/people/roles';
+import { isAtLeastRole, type Person } from '@/core/people/roles';
 import { Button, ButtonLink } from '@/ui/base/Button';
 import { Dialog } from '@/ui/base/Dialog';
 import { useKey } from '@/ui/keys/KeysProvider';
@@ -56,6 +56,11 @@ export function PersonMenu({ person }: { readonly person: Person }) {
             <ButtonLink href="/models" onClick={() => setOpen(false)}>
               {words.modelsHowEachOneComes()}
             </ButtonLink>
+            {isAtLeastRole(person.role, 'lead') && (
+              <ButtonLink href="/rules" onClick={() => setOpen(false)}>
+                {words.houseRules()}
+              </ButtonLink>
+            )}
             <Button onClick={turnLight}>
               {words.lightTheme({ isResolvedThemeDark: resolvedTheme === 'dark' ? 'yes' : 'no' })}
             </Button>

@@ -25,3 +25,4 @@ export const proposalRecordPluckyParcel = () => l`Proposal record · Plucky Parc
 export const yieldPluckyParcel = () => l`Yield · Plucky Parcel`;
 export const benchPluckyParcel = () => l`Bench · Plucky Parcel`;
 export const signInPluckyParcel = () => l`Sign in · Plucky Parcel`;
+export const rulesPluckyParcel = () => l`House rules · Plucky Parcel`;

@@ -10,3 +10,4 @@ export const modelsHowEachOneComes = () => l`Models: how each one comes apart`;
 export const lightTheme = (d: { isResolvedThemeDark: 'yes' | 'no' }) => l`${select(d.isResolvedThemeDark, { "yes": l`Light theme`, "other": l`Dark theme` })}`;
 export const signOut = () => l`Sign out`;
 export const pluckyParcel = () => l`Plucky Parcel`;
+export const houseRules = () => l`House rules: how this shop works`;

@@ -18,6 +18,7 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'unknown-model': words.unknownModel,
   'rules-unknown': words.rulesUnknown,
   'rules-invalid': words.rulesInvalid,
+  'rules-stale': words.rulesStale,
   stale: words.stale,
   'wrong-stage': words.wrongStage,
   'id-reused': words.idReused,

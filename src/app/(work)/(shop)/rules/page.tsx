@@ -1,0 +1,12 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readRulesView } from '@/services/rules/readRulesView';
+import { HouseRulesScreen } from '@/ui/rules/HouseRulesScreen';
+import * as words from '@/words/catalogue/app';
+
+export const metadata = { title: words.rulesPluckyParcel() };
+
+export default async function RulesPage() {
+  await guardPage('lead');
+  return <HouseRulesScreen view={await readRulesView(database())} />;
+}

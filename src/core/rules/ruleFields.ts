@@ -1,0 +1,129 @@
+import { screwKeepings, type HouseRules } from '@/core/shared/houseRules';
+
+/** The rules that are one value each, as somebody changes them. */
+export type EditableRules = Omit<HouseRules, 'version'>;
+
+type NumberRule =
+  | 'labourCentsPerMinute'
+  | 'asIsShare'
+  | 'recycleCents'
+  | 'purchaseFactor'
+  | 'monthlyLoss'
+  | 'surplusShare'
+  | 'toolChangeMinutes'
+  | 'turnMinutes'
+  | 'moveMinutes'
+  | 'handOverMinutes'
+  | 'trayCups'
+  | 'roomCelsius';
+
+export type RuleId =
+  | NumberRule
+  | `shop.${keyof HouseRules['shop']}`
+  | `gradeMix.${keyof HouseRules['gradeMix']}`
+  | `saleGradeShift.${keyof HouseRules['saleGradeShift']}`
+  | 'screwsIn'
+  | 'isRehearsalAsked';
+
+export const ruleSections = ['shop', 'money', 'times', 'screws', 'safety', 'expectations'] as const;
+export type RuleSection = (typeof ruleSections)[number];
+
+/** How a rule is written: `money` is cents, `share` from 0 to 1 as per cent; `isNullable` may be left empty. */
+export type RuleKind =
+  | { readonly is: 'text' | 'money' | 'share' | 'minutes' | 'number' | 'celsius'; readonly isNullable?: true }
+  | { readonly is: 'choice'; readonly among: readonly string[] };
+
+export type RuleValue = string | number | boolean | null;
+
+export interface RuleField {
+  readonly id: RuleId;
+  readonly section: RuleSection;
+  readonly kind: RuleKind;
+}
+
+const share = { is: 'share' } as const;
+const minutes = { is: 'minutes' } as const;
+const money = { is: 'money' } as const;
+const text = { is: 'text' } as const;
+
+/** Every rule of the house, in the order in which a screen shows them. */
+export const ruleFields: readonly RuleField[] = [
+  { id: 'shop.name', section: 'shop', kind: text },
+  { id: 'shop.currency', section: 'shop', kind: text },
+  { id: 'shop.language', section: 'shop', kind: text },
+  { id: 'shop.timeZone', section: 'shop', kind: text },
+  { id: 'labourCentsPerMinute', section: 'money', kind: money },
+  { id: 'purchaseFactor', section: 'money', kind: { is: 'number' } },
+  { id: 'asIsShare', section: 'money', kind: share },
+  { id: 'recycleCents', section: 'money', kind: money },
+  { id: 'monthlyLoss', section: 'money', kind: share },
+  { id: 'surplusShare', section: 'money', kind: share },
+  { id: 'toolChangeMinutes', section: 'times', kind: minutes },
+  { id: 'turnMinutes', section: 'times', kind: minutes },
+  { id: 'moveMinutes', section: 'times', kind: minutes },
+  { id: 'handOverMinutes', section: 'times', kind: { is: 'minutes', isNullable: true } },
+  { id: 'screwsIn', section: 'screws', kind: { is: 'choice', among: screwKeepings } },
+  { id: 'trayCups', section: 'screws', kind: { is: 'number' } },
+  { id: 'isRehearsalAsked', section: 'safety', kind: { is: 'choice', among: ['yes', 'no'] } },
+  { id: 'roomCelsius', section: 'safety', kind: { is: 'celsius' } },
+  { id: 'gradeMix.A', section: 'expectations', kind: share },
+  { id: 'gradeMix.B', section: 'expectations', kind: share },
+  { id: 'gradeMix.C', section: 'expectations', kind: share },
+  { id: 'gradeMix.D', section: 'expectations', kind: share },
+  { id: 'saleGradeShift.better', section: 'expectations', kind: share },
+  { id: 'saleGradeShift.worse', section: 'expectations', kind: share },
+];
+
+/** The value of one rule; a switch is 'yes' or 'no'. */
+export function ruleValue(rules: EditableRules, id: RuleId): RuleValue {
+  const [room, name] = id.split('.') as [keyof EditableRules, string | undefined];
+  const value: unknown = name === undefined ? rules[room] : Reflect.get(Object(rules[room]), name);
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return typeof value === 'string' || typeof value === 'number' ? value : null;
+}
+
+/** The rules with one of them changed; the others are not touched. */
+export function withRule(rules: EditableRules, id: RuleId, value: RuleValue): EditableRules {
+  const [room, name] = id.split('.') as [keyof EditableRules, string | undefined];
+  const kept = room === 'isRehearsalAsked' ? value === 'yes' : value;
+  return { ...rules, [room]: name === undefined ? kept : { ...Object(rules[room]), [name]: kept } };
+}
+
+export interface RuleChange {
+  readonly id: RuleId;
+  readonly from: RuleValue;
+  readonly to: RuleValue;
+}
+
+/** What is different, in the order of the fields. */
+export const ruleChanges = (before: EditableRules, after: EditableRules): readonly RuleChange[] =>
+  ruleFields.flatMap(({ id }) => {
+    const [from, to] = [ruleValue(before, id), ruleValue(after, id)];
+    return from === to ? [] : [{ id, from, to }];
+  });
+
+/** The numbers a rule of a kind is written in: per cent for shares, whole currency units for money. */
+export const perWritten: Readonly<Record<'money' | 'share' | 'minutes' | 'number' | 'celsius', number>> = {
+  money: 100,
+  share: 0.01,
+  minutes: 1,
+  number: 1,
+  celsius: 1,
+};
+
+/**
+ * What somebody typed for a rule, as the rule keeps it: numbers with a point or a comma, money in whole cents.
+ *
+ * @returns undefined when it cannot be read; null for nothing, where nothing is allowed
+ */
+export function readRule(kind: RuleKind, typed: string): RuleValue | undefined {
+  const trimmed = typed.trim();
+  if (kind.is === 'choice') return kind.among.includes(trimmed) ? trimmed : undefined;
+  if (trimmed === '') return kind.isNullable ? null : undefined;
+  if (kind.is === 'text') return trimmed;
+  if (!/^\d{1,7}([.,]\d{1,4})?$/.test(trimmed)) return undefined;
+  const value = Number(trimmed.replace(',', '.'));
+  if (kind.is === 'money') return Math.round(value * perWritten.money);
+  // To a millionth, so that 8.5 % is 0.085 and not a hair beside it.
+  return Math.round(value * perWritten[kind.is] * 1e6) / 1e6;
+}

@@ -1,0 +1,190 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useRef, useState, useTransition } from 'react';
+import { ruleFields, ruleSections, ruleValue, withRule, type EditableRules } from '@/core/rules/ruleFields';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { refuse } from '@/core/shared/outcome';
+import type { RulesView } from '@/services/rules/readRulesView';
+import { Button } from '@/ui/base/Button';
+import { Headline } from '@/ui/base/Headline';
+import { ScrollBox } from '@/ui/base/ScrollBox';
+import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
+import { useShopStore } from '@/ui/facts/ShopProvider';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { moment } from '@/words/format';
+import { ruleSectionNames } from '@/words/say/ruleWords';
+import * as words from '@/words/catalogue/rules';
+import { RuleRow } from './RuleRow';
+import { RulesConsequences } from './RulesConsequences';
+import { lookAt, useRulesDraft } from './useRulesDraft';
+
+/** How this shop works: every rule with what it changes, and what would change before it is saved. */
+export function HouseRulesScreen({ view }: { readonly view: RulesView }) {
+  const [newest] = view.history;
+  if (!newest) throw new Error('HouseRulesScreen: a shop has house rules from its first day');
+  // A new version begins a new draft.
+  return <Rules key={newest.rules.version} today={newest.rules} since={newest.at} view={view} />;
+}
+
+function Rules({
+  today,
+  since,
+  view,
+}: {
+  readonly today: HouseRules;
+  readonly since: string;
+  readonly view: RulesView;
+}) {
+  const router = useRouter();
+  const store = useShopStore();
+  const { version, ...standing } = today;
+  const { draft, changes, looked, change, save, discard } = useRulesDraft(today);
+  // Fields that hold what cannot be read are drawn anew when a whole document is taken.
+  const [taken, setTaken] = useState(0);
+  const [isBusy, start] = useTransition();
+  const take = (rules: EditableRules) => {
+    change(rules);
+    setTaken((before) => before + 1);
+  };
+  const keep = () =>
+    start(async () => {
+      const outcome = await save();
+      if (!outcome.ok) return store.show(outcome.refusal);
+      store.show(null);
+      router.refresh();
+    });
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 300px', xl: 'minmax(0, 1fr) 350px' }}
+      h={{ lg: 'calc(100vh - 84px)' }}
+    >
+      <ScrollBox label={words.howWeWorkHere()} p="20px 28px">
+        <Headline lead={words.lead({ version, since: moment(since) })}>{words.howWeWorkHere()}</Headline>
+        <Box display="grid" gap="26px">
+          {ruleSections.map((section) => (
+            <Section key={section} title={ruleSectionNames[section]}>
+              <ul>
+                {ruleFields
+                  .filter((field) => field.section === section)
+                  .map((field) => (
+                    <RuleRow
+                      key={`${field.id} ${taken}`}
+                      field={field}
+                      value={ruleValue(draft, field.id)}
+                      standing={ruleValue(standing, field.id)}
+                      onChange={(value) => change(withRule(draft, field.id, value))}
+                    />
+                  ))}
+              </ul>
+            </Section>
+          ))}
+        </Box>
+      </ScrollBox>
+      <SidePanel minH="0" overflowY="auto">
+        <RulesConsequences changes={changes} looked={looked} />
+        <EarlierVersions view={view} onTake={take} />
+        <Box mt="auto" display="grid" gap="10px">
+          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
+            <Box as="span" display="flex" alignItems="center" justifyContent="center">
+              <a href="/api/rules" download>
+                <Box as="span" color="action" textDecoration="underline">
+                  {words.exportDocument()}
+                </Box>
+              </a>
+            </Box>
+            <ImportDocument onTake={take} />
+          </Box>
+          <KeyButton
+            keyName="u"
+            label={words.discard()}
+            isEnabled={changes.length > 0}
+            onPress={() => {
+              discard();
+              setTaken((before) => before + 1);
+            }}
+          />
+          <KeyButton
+            keyName=" "
+            label={words.save({ version: version + 1 })}
+            look="action"
+            size="wide"
+            isEnabled={Boolean(looked?.preview) && !isBusy}
+            onPress={keep}
+          />
+        </Box>
+      </SidePanel>
+    </Box>
+  );
+}
+
+/** What the rules were, each of which can be taken again: as changes to save, like any other. */
+function EarlierVersions({
+  view,
+  onTake,
+}: {
+  readonly view: RulesView;
+  readonly onTake: (rules: EditableRules) => void;
+}) {
+  const earlier = view.history.slice(1);
+  if (earlier.length === 0) return null;
+  return (
+    <Section title={words.before()}>
+      <Box as="ul">
+        {earlier.map(({ rules: { version, ...rules }, at, by }) => (
+          <Box as="li" key={version} display="flex" gap="10px" alignItems="center" py="6px" textStyle="note">
+            <Box flex="1">
+              {words.versionLine({ version, at: moment(at), hasName: by === null ? 'no' : 'yes', name: by ?? '' })}
+            </Box>
+            <Button size="small" aria-label={words.takeVersion({ version })} onClick={() => onTake(rules)}>
+              {words.takeAgain()}
+            </Button>
+          </Box>
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
+/** A document from a file becomes changes on the screen, once the server has read it. */
+function ImportDocument({ onTake }: { readonly onTake: (rules: EditableRules) => void }) {
+  const store = useShopStore();
+  const field = useRef<HTMLInputElement>(null);
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    let document: unknown;
+    try {
+      document = JSON.parse(await file.text());
+    } catch {
+      return store.show({ reason: 'rules-invalid', values: { place: 'document', fault: 'not-json' } });
+    }
+    const outcome =
+      typeof document === 'object' && document !== null
+        ? await lookAt(document)
+        : refuse('rules-invalid', { place: 'document', fault: 'type' });
+    if (!outcome.ok) return store.show(outcome.refusal);
+    store.show(null);
+    const { format: _, ...rules } = document as EditableRules & { readonly format: string };
+    onTake(rules);
+  };
+  return (
+    <>
+      <Button size="small" onClick={() => field.current?.click()}>
+        {words.importDocument()}
+      </Button>
+      <input
+        ref={field}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label={words.importDocument()}
+        onChange={(event) => {
+          const { currentTarget } = event;
+          void read(currentTarget.files?.[0]).finally(() => (currentTarget.value = ''));
+        }}
+      />
+    </>
+  );
+}

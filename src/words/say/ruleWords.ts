@@ -1,0 +1,76 @@
+import { perWritten, type RuleId, type RuleKind, type RuleSection, type RuleValue } from '@/core/rules/ruleFields';
+import * as words from '@/words/catalogue/rules';
+import { money, number } from '@/words/format';
+
+export const ruleSectionNames: Readonly<Record<RuleSection, string>> = {
+  shop: words.sectionShop(),
+  money: words.sectionMoney(),
+  times: words.sectionTimes(),
+  screws: words.sectionScrews(),
+  safety: words.sectionSafety(),
+  expectations: words.sectionExpectations(),
+};
+
+/** What a rule is called, and what it changes. */
+export const ruleWords: Readonly<Record<RuleId, { readonly name: string; readonly says: string }>> = {
+  'shop.name': { name: words.shopName(), says: words.shopNameSays() },
+  'shop.currency': { name: words.shopCurrency(), says: words.shopCurrencySays() },
+  'shop.language': { name: words.shopLanguage(), says: words.shopLanguageSays() },
+  'shop.timeZone': { name: words.shopTimeZone(), says: words.shopTimeZoneSays() },
+  labourCentsPerMinute: { name: words.labour(), says: words.labourSays() },
+  purchaseFactor: { name: words.purchase(), says: words.purchaseSays() },
+  asIsShare: { name: words.asIs(), says: words.asIsSays() },
+  recycleCents: { name: words.recycle(), says: words.recycleSays() },
+  monthlyLoss: { name: words.monthlyLoss(), says: words.monthlyLossSays() },
+  surplusShare: { name: words.surplus(), says: words.surplusSays() },
+  toolChangeMinutes: { name: words.toolChange(), says: words.toolChangeSays() },
+  turnMinutes: { name: words.turn(), says: words.turnSays() },
+  moveMinutes: { name: words.move(), says: words.moveSays() },
+  handOverMinutes: { name: words.handOver(), says: words.handOverSays() },
+  screwsIn: { name: words.screws(), says: words.screwsSays() },
+  trayCups: { name: words.cups(), says: words.cupsSays() },
+  isRehearsalAsked: { name: words.rehearsal(), says: words.rehearsalSays() },
+  roomCelsius: { name: words.room(), says: words.roomSays() },
+  'gradeMix.A': { name: words.mix({ grade: 'A' }), says: words.mixSays() },
+  'gradeMix.B': { name: words.mix({ grade: 'B' }), says: words.mixSays() },
+  'gradeMix.C': { name: words.mix({ grade: 'C' }), says: words.mixSays() },
+  'gradeMix.D': { name: words.mix({ grade: 'D' }), says: words.mixSays() },
+  'saleGradeShift.better': { name: words.better(), says: words.betterSays() },
+  'saleGradeShift.worse': { name: words.worse(), says: words.worseSays() },
+};
+
+export const ruleChoiceNames: Readonly<Record<string, string>> = {
+  tray: words.screwsTray(),
+  mat: words.screwsMat(),
+  piles: words.screwsPiles(),
+  yes: words.yes(),
+  no: words.no(),
+};
+
+/** What stands behind the figure in its field. */
+export const ruleUnits: Readonly<Record<RuleKind['is'], string>> = {
+  text: '',
+  choice: '',
+  number: '',
+  money: '',
+  share: words.percent(),
+  minutes: words.minutesUnit(),
+  celsius: words.celsius(),
+};
+
+/** A rule's value as it is typed: without its unit, and with a point. */
+export function writeRule({ is }: RuleKind, value: RuleValue): string {
+  if (typeof value !== 'number') return value === null ? '' : String(value);
+  if (is === 'text' || is === 'choice') return String(value);
+  const written = Math.round((value / perWritten[is]) * 1e4) / 1e4;
+  return is === 'money' ? written.toFixed(2) : String(written);
+}
+
+/** A rule's value as a sentence says it. */
+export function sayRule(kind: RuleKind, value: RuleValue): string {
+  if (value === null || value === '') return words.nothing();
+  if (kind.is === 'choice') return ruleChoiceNames[String(value)] ?? String(value);
+  if (typeof value !== 'number' || kind.is === 'text') return String(value);
+  if (kind.is === 'money') return money(value);
+  return words.valueWithUnit({ value: number(value / perWritten[kind.is]), unit: ruleUnits[kind.is] }).trim();
+}
