@@ -17,10 +17,7 @@ const rooms: Readonly<Record<string, { readonly mutate: readonly string[]; reado
     tests: ['src/core/matching', 'src/core/sale'],
   },
   sheet: {
-    mutate: [
-      'src/core/shop/facts/{sheet,step}Facts.ts',
-      'src/core/shop/{openSheet,stepParts}.ts',
-    ],
+    mutate: ['src/core/shop/facts/{sheet,step}Facts.ts', 'src/core/shop/{openSheet,stepParts}.ts'],
     tests: ['src/core/sheet', 'src/core/shop'],
   },
   shop: {

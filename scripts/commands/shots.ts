@@ -18,6 +18,7 @@ interface Shot {
   readonly path: (page: Page) => Promise<string> | string;
   readonly theme?: 'dark';
   readonly keys?: readonly string[];
+  readonly types?: { readonly field: string; readonly text: string };
   /** What the page says when all of it is computed. */
   readonly says?: string;
 }
@@ -31,7 +32,6 @@ const busiestBench = async (page: Page, list: string): Promise<string> => {
 
 const shots: readonly Shot[] = [
   { name: 'today', path: () => '/' },
-  { name: 'triage-score', path: () => '/triage/score' },
   { name: 'dock', path: () => '/dock', says: 'after parts and labour' },
   { name: 'triage', path: () => '/triage' },
   { name: 'teardown', path: () => '/teardown' },
@@ -43,6 +43,12 @@ const shots: readonly Shot[] = [
   { name: 'prove', path: () => '/prove' },
   { name: 'send', path: () => '/send' },
   { name: 'yield', path: () => '/yield' },
+  {
+    name: 'rules',
+    path: () => '/rules',
+    types: { field: 'A minute of work', text: '1.40' },
+    says: 'the units at Triage are worth',
+  },
   { name: 'models', path: () => '/models' },
   { name: 'model', path: () => '/models/marrowby-slate-quay', keys: Array.from({ length: 8 }, () => 'ArrowDown') },
   {
@@ -81,6 +87,11 @@ export async function takeShots(): Promise<void> {
         for (const key of shot.keys ?? []) {
           await page.keyboard.press(key as 'Enter');
           await new Promise((done) => setTimeout(done, 120));
+        }
+        if (shot.types) {
+          const field = `input[aria-label="${shot.types.field}"]`;
+          await page.$eval(field, (input) => (input as HTMLInputElement).select());
+          await page.type(field, shot.types.text);
         }
         if (shot.says) await page.waitForFunction((words) => document.body.innerText.includes(words), {}, shot.says);
         await page.waitForFunction(() =>

@@ -29,7 +29,7 @@ test('a lead changes a rule: what would change is said first, then it is saved, 
   const labour = await valueOf(page, 'A minute of work');
   await write(page, 'A minute of work', '9,50');
   await says(page, /1 change.*A minute of work: €0\.\d\d → €9\.50/);
-  await says(page, /\d+ proposals? turns?, €[\d,.]+ less/);
+  await says(page, /proposals? changes?; the units at Triage are worth €[\d,.]+ less/);
   expect(await version(page)).toBe(before);
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await press(page, 'space');
@@ -41,7 +41,7 @@ test('a lead changes a rule: what would change is said first, then it is saved, 
   await go(page, bench.url, '/rules');
   await page.click(`button[aria-label="Take version ${before} again"]`);
   await says(page, /A minute of work: €9\.50 → €0\.\d\d/);
-  await says(page, /€[\d,.]+ more/);
+  await says(page, /worth €[\d,.]+ more/);
   await press(page, 'space');
   await page.waitForFunction((was) => document.body.innerText.includes(`Version ${was + 2}, since`), {}, before);
   expect(await valueOf(page, 'A minute of work')).toBe(labour);

@@ -136,7 +136,13 @@ function EarlierVersions({
         {earlier.map(({ rules: { version, ...rules }, at, by }) => (
           <Box as="li" key={version} display="flex" gap="10px" alignItems="center" py="6px" textStyle="note">
             <Box flex="1">
-              {words.versionLine({ version, at: moment(at), hasName: by === null ? 'no' : 'yes', name: by ?? '' })}
+              {words.versionLine({
+                version,
+                isFirst: version === 1 ? 'yes' : 'no',
+                at: moment(at),
+                hasName: by === null ? 'no' : 'yes',
+                name: by ?? '',
+              })}
             </Box>
             <Button size="small" aria-label={words.takeVersion({ version })} onClick={() => onTake(rules)}>
               {words.takeAgain()}

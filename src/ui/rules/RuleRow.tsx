@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { readRule, type RuleField, type RuleValue } from '@/core/rules/ruleFields';
 import { Button } from '@/ui/base/Button';
 import { Input } from '@/ui/base/Input';
+import { currencySign } from '@/words/format';
 import { ruleChoiceNames, ruleUnits, ruleWords, sayRule, writeRule } from '@/words/say/ruleWords';
 import * as words from '@/words/catalogue/rules';
 
@@ -102,7 +103,7 @@ function RuleInput({
         }}
       />
       <Box as="span" color="inkMuted">
-        {ruleUnits[kind.is]}
+        {kind.is === 'money' ? currencySign() : ruleUnits[kind.is]}
       </Box>
       {isUnread && (
         <Box as="span" id={`${id} unread`} role="alert" textStyle="note" color="danger">
