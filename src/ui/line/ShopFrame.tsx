@@ -16,14 +16,14 @@ export interface LineView {
   readonly tight: LineStage | null;
 }
 
-/** The frame of all screens but the bench: name, string, find, person. */
+/** The frame of all screens but the bench: name, line of work, find, person. */
 export function ShopFrame({
   person,
-  string,
+  line,
   children,
 }: {
   readonly person: Person;
-  readonly string: LineView;
+  readonly line: LineView;
   readonly children: ReactNode;
 }) {
   return (
@@ -47,12 +47,12 @@ export function ShopFrame({
               {words.pluckyParcel()}
             </Box>
             <Box as="span" textStyle="caption" color="inkMuted">
-              {string.shopName}
+              {line.shopName}
             </Box>
           </Link>
         </Box>
         <Box flex={{ base: '1 0 100%', lg: '1' }} order={{ base: 3, lg: 0 }} minW="0">
-          <LineBar states={string.states} tight={string.tight} />
+          <LineBar states={line.states} tight={line.tight} />
         </Box>
         <Box w="200px" flexShrink={0} ms="auto">
           <FindBox />

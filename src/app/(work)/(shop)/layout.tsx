@@ -6,9 +6,9 @@ import { ShopFrame } from '@/ui/line/ShopFrame';
 
 export default async function ShopLayout({ children }: { readonly children: ReactNode }) {
   const person = await guardPage();
-  const string = await readLine(database(), new Date());
+  const line = await readLine(database(), new Date());
   return (
-    <ShopFrame person={person} string={string}>
+    <ShopFrame person={person} line={line}>
       {children}
     </ShopFrame>
   );
