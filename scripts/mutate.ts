@@ -18,7 +18,7 @@ const rooms: Readonly<Record<string, { readonly mutate: readonly string[]; reado
   },
   sheet: {
     mutate: ['src/core/shop/facts/{sheet,step}Facts.ts', 'src/core/shop/{openSheet,stepParts}.ts'],
-    tests: ['src/core/sheet', 'src/core/shop'],
+    tests: ['src/core/shop'],
   },
   shop: {
     mutate: ['src/core/shop/facts/{dock,triage,part,match,proof}Facts.ts', 'src/core/shop/apply*.ts'],

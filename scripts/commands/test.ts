@@ -109,7 +109,17 @@ async function jest(
 }
 
 /** Files that run beside the rest, on a demo of their own: about half of the time, and away from the sixty units. */
-const beside = ['pseudo', 'models', 'screens', 'planner', 'deviation', 'bench', 'keyboardPath', 'threeModels'];
+const beside = [
+  'pseudo',
+  'models',
+  'screens',
+  'planner',
+  'deviation',
+  'bench',
+  'keyboardPath',
+  'threeModels',
+  'keptPages',
+];
 /** Files that take the database server away: alone. */
 const alone = ['outage'];
 const secondDemo = 'plucky_demo_2';

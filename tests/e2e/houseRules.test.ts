@@ -39,7 +39,7 @@ test('a lead changes a rule: what would change is said first, then it is saved, 
 
   // Triage reckons with it now.
   await go(page, bench.url, '/rules');
-  await page.click(`button[aria-label="Take version ${before} again"]`);
+  await page.click(`button[aria-label="Take again: version ${before}"]`);
   await says(page, /A minute of work: €9\.50 → €0\.\d\d/);
   await says(page, /worth €[\d,.]+ more/);
   await press(page, 'space');
