@@ -117,7 +117,8 @@ export class TestBench {
   }
 }
 
-const sparePart = (model: Model, { id, category, interchange }: ModelPart, partId: string): Part => ({
+/** A good part of a model on the shelf, out of some other unit. */
+export const sparePart = (model: Model, { id, category, interchange }: ModelPart, partId: string): Part => ({
   id: partId,
   tag: `T-${partId}`,
   partRef: id,

@@ -1,31 +1,13 @@
-import { TestBench } from '../../../tests/support/bench';
+import { sparePart, TestBench } from '../../../tests/support/bench';
 import { handset, phone } from '../../../tests/support/models';
 import type { Part } from '@/core/entities/entities';
+import type { ModelPart } from '@/core/procedure/parts';
 import { freshSheet } from '@/core/sheet/freshSheet';
 import { definitions } from './facts';
 
 /** A refusal is read by a person: it names what it is about. */
-const part = (given: Partial<Part>): Part => ({
-  id: 'part',
-  tag: 'P-00001',
-  partRef: 'display',
-  modelId: phone.id,
-  category: 'display',
-  interchange: 'lantern-5-display',
-  unitId: 'elsewhere',
-  state: 'sound',
-  place: 'shelf',
-  readings: {},
-  grade: 'A',
-  limiting: 'nothing',
-  bin: 'A01',
-  assignedTo: null,
-  isDataCleared: true,
-  findings: [],
-  version: 1,
-  lastFactId: '',
-  ...given,
-});
+const display = phone.parts.find(({ id }) => id === 'display') as ModelPart;
+const part = (given: Partial<Part>): Part => ({ ...sparePart(phone, display, 'part'), tag: 'P-00001', ...given });
 
 function matching(): TestBench {
   const bench = new TestBench();

@@ -40,6 +40,16 @@ async function act<T extends FactType>(type: T, subjectId: string, payload: Payl
   return outcome;
 }
 
+const identify = (unitId: string) =>
+  act('unit-identified', unitId, {
+    modelId: handset.id,
+    modelVersion: handset.version,
+    revision: handset.revisions[0]?.id ?? '',
+    configuration: handset.configurations[0]?.id ?? '',
+    variant: handset.variants[0]?.id ?? '',
+    serial: unitId,
+  });
+
 async function donor(): Promise<string> {
   const [parcelId, unitId] = [randomUUID(), randomUUID()];
   await act('parcel-made', parcelId, {
@@ -50,14 +60,7 @@ async function donor(): Promise<string> {
     receivedOn: '2026-11-26',
   });
   await act('unit-tagged', unitId, { parcelId, lineNo: null });
-  await act('unit-identified', unitId, {
-    modelId: handset.id,
-    modelVersion: handset.version,
-    revision: handset.revisions[0]?.id ?? '',
-    configuration: handset.configurations[0]?.id ?? '',
-    variant: handset.variants[0]?.id ?? '',
-    serial: unitId,
-  });
+  await identify(unitId);
   await act('unit-decided', unitId, { disposition: 'donor', proposed: 'donor', apartPlace: null });
   return unitId;
 }
@@ -132,14 +135,7 @@ test('a look at other rules saves nothing', async () => {
   const look = () => readRulesPreview(scratch.db, { ...rules, labourCentsPerMinute: 9000 }, now);
   // What nobody has identified is valued by no rules.
   expect((await look()).units).toBe(0);
-  await act('unit-identified', unitId, {
-    modelId: handset.id,
-    modelVersion: handset.version,
-    revision: handset.revisions[0]?.id ?? '',
-    configuration: handset.configurations[0]?.id ?? '',
-    variant: handset.variants[0]?.id ?? '',
-    serial: unitId,
-  });
+  await identify(unitId);
   const { units, fromCents, toCents } = await look();
   expect(units).toBe(1);
   expect(toCents).toBeLessThan(fromCents);
