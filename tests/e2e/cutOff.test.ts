@@ -7,16 +7,21 @@ import { makeDonor } from '../support/makeUnits';
 
 let way: BreakableWay;
 let bench: Bench;
+/** Another browser, whose cable is never out. */
+let elsewhere: Bench;
 beforeAll(async () => {
   way = await breakableWay(demoUrl());
   bench = await Bench.open(way.url);
+  elsewhere = await Bench.open();
 });
-afterEach(() => {
+afterEach(async () => {
   way.mend();
-  return bench.leave();
+  await bench.leave();
+  await elsewhere.leave();
 });
 afterAll(async () => {
   await bench.close();
+  await elsewhere.close();
   await way.close();
 });
 
@@ -100,10 +105,8 @@ test('the server goes while the screen is being refreshed: the screen stays, hal
   way.hold();
   const asked = page.waitForRequest((request) => request.headers().rsc === '1');
   // Somebody else does something, so that the screen asks for what is new and is not answered.
-  const others = await Bench.open();
-  const other = await others.signIn('Oskar V.');
+  const other = await elsewhere.signIn('Oskar V.');
   await makeDonor(other, laptop);
-  await others.close();
   await asked;
   const tries: string[] = [];
   page.on('requestfailed', (request) => void (request.headers().rsc === '1' && tries.push(request.url())));
@@ -126,17 +129,32 @@ test('what somebody else did and was seen here is still seen after a reload with
   const page = await bench.signIn('Imke R.');
   const tag = await onSheet(page);
   await standsAt(page, 1);
-  const others = await Bench.open();
-  const other = await others.signIn('Oskar V.');
-  await go(other, others.url, `/bench/${tag}`);
+  const other = await elsewhere.signIn('Oskar V.');
+  await go(other, elsewhere.url, `/bench/${tag}`);
   await press(other, 'space');
   await standsAt(other, 2);
   await standsAt(page, 2);
+  // The browser's database takes a moment after the screen.
+  await page.waitForFunction(keptSteps, { polling: 100 }, tag, 1);
   way.cut();
   await page.reload();
   await standsAt(page, 2);
-  await others.close();
 }, 60_000);
+
+/** Whether this browser has kept a unit with so many steps done, for a page without the server. */
+const keptSteps = (tag: string, steps: number): Promise<boolean> =>
+  new Promise((tell, fail) => {
+    const open = indexedDB.open('plucky-parcel');
+    open.onerror = () => fail(new Error('no database'));
+    open.onsuccess = () => {
+      const all = open.result.transaction('laid').objectStore('laid').getAll();
+      all.onsuccess = () => {
+        const laid = all.result as { entity: { tag?: string; sheet?: { doneStepIds: string[] } | null } | null }[];
+        open.result.close();
+        tell(laid.some(({ entity }) => entity?.tag === tag && entity.sheet?.doneStepIds.length === steps));
+      };
+    };
+  });
 
 test('a page that was not open before says that the server is gone, and what was kept', async () => {
   const page = await bench.signIn('Oskar V.');
