@@ -74,9 +74,12 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'saleGradeShift.worse', section: 'expectations', kind: share },
 ];
 
+/** Where a rule stands: in the document itself, or by a name in one of its rooms. */
+const placeOf = (id: RuleId) => id.split('.') as [room: keyof EditableRules, name: string | undefined];
+
 /** The value of one rule; a switch is 'yes' or 'no'. */
 export function ruleValue(rules: EditableRules, id: RuleId): RuleValue {
-  const [room, name] = id.split('.') as [keyof EditableRules, string | undefined];
+  const [room, name] = placeOf(id);
   const value: unknown = name === undefined ? rules[room] : Reflect.get(Object(rules[room]), name);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   return typeof value === 'string' || typeof value === 'number' ? value : null;
@@ -84,7 +87,7 @@ export function ruleValue(rules: EditableRules, id: RuleId): RuleValue {
 
 /** The rules with one of them changed; the others are not touched. */
 export function withRule(rules: EditableRules, id: RuleId, value: RuleValue): EditableRules {
-  const [room, name] = id.split('.') as [keyof EditableRules, string | undefined];
+  const [room, name] = placeOf(id);
   const kept = room === 'isRehearsalAsked' ? value === 'yes' : value;
   return { ...rules, [room]: name === undefined ? kept : { ...Object(rules[room]), [name]: kept } };
 }
