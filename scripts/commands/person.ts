@@ -14,12 +14,9 @@ export async function person([name, role = 'technician']: readonly string[]): Pr
   const home = openHome();
   const server = await startDatabase(home);
   try {
-    const { pin } = await withDatabase(home, databaseNames.own, async (db) => {
-      const [known] = await db('people').where({ name }).limit(1);
-      if (known) throw new Trouble(`There is a “${name}” already.`, 'Choose another name.');
-      return addPerson(db, { name, role: role as Role });
-    });
-    say(`${name}, ${role}: PIN ${pin}. It is not shown again.`);
+    const added = await withDatabase(home, databaseNames.own, (db) => addPerson(db, { name, role: role as Role }));
+    if (!added.ok) throw new Trouble(`There is a “${name}” already.`, 'Choose another name.');
+    say(`${name}, ${role}: PIN ${added.value.pin}. It is not shown again.`);
   } finally {
     if (server.isOurs) await stopDatabase(home);
   }

@@ -26,7 +26,7 @@ export async function reset(args: readonly string[]): Promise<void> {
       say('The demo is empty; ./plucky demo loads it again.');
       return;
     }
-    const { firstPin } = await withDatabase(home, databaseNames.own, (db) => prepareOwnShop(db, new Date()));
+    const { firstPin } = await withDatabase(home, databaseNames.own, prepareOwnShop);
     say(`Your shop is empty. First sign-in: “First lead”, PIN ${firstPin}.`);
   } finally {
     if (server.isOurs) await stopDatabase(home);

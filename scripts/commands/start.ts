@@ -7,12 +7,12 @@ import { prepareOwnShop } from '../support/shop';
 export async function start(): Promise<void> {
   const home = openHome();
   await serve(home, 'own', async () => {
-    const { firstPin } = await withDatabase(home, databaseNames.own, (db) => prepareOwnShop(db, new Date()));
+    const { firstPin } = await withDatabase(home, databaseNames.own, prepareOwnShop);
     return firstPin
       ? [
           '',
           `First sign-in: “First lead”, PIN ${firstPin}. Write it down, it is not shown again.`,
-          'Add people with ./plucky person NAME ROLE.',
+          'Today leads from there: name the shop, add people, take in models, make a parcel.',
         ]
       : [];
   });

@@ -12,7 +12,7 @@ import { previewManifest } from '@/services/dock/previewManifest';
 import { addPerson } from '@/services/people/addPerson';
 import { noteAnswers } from '@/services/rehearsals/noteAnswers';
 import { projectRoot } from '../support/home';
-import { loadShippedModels } from '../support/shop';
+import { takeShippedModels } from '@/services/models/takeShippedModels';
 import { Chance } from '@/core/shared/chance';
 import { DemoBench } from './demoBench';
 import { demoPeople } from './people';
@@ -41,11 +41,17 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
     },
     { at: new Date(now.getTime() - 40 * day), by: null },
   );
-  await loadShippedModels(db, new Date(now.getTime() - 40 * day));
+  await takeShippedModels(db, { at: new Date(now.getTime() - 40 * day), by: '' });
   const people: Person[] = [];
   for (const person of demoPeople) {
-    const { id } = await addPerson(db, person);
-    people.push({ id, name: person.name, role: person.role, bench: people.length % 2 === 0 ? 'bench-1' : 'bench-2' });
+    const added = await addPerson(db, person);
+    if (!added.ok) throw new Error(`loadDemo: there is a ${person.name} already`);
+    people.push({
+      id: added.value.id,
+      name: person.name,
+      role: person.role,
+      bench: people.length % 2 === 0 ? 'bench-1' : 'bench-2',
+    });
   }
   await rehearseCertified(db, people, now);
   const workers = people.filter(({ role }) => role !== 'viewer');

@@ -17,6 +17,7 @@ export const screens = [
   '/send',
   '/yield',
   '/rules',
+  '/people',
   '/models',
   '/models/marrowby-slate-quay',
   '/models/oddkin-lantern-5/compare/oddkin-wick',

@@ -1,10 +1,10 @@
 import 'server-only';
 import { getIronSession, type SessionOptions } from 'iron-session';
 import { cookies, headers } from 'next/headers';
-import type { Person } from '@/core/people/roles';
+import type { SignedIn } from '@/services/people/readSignedIn';
 
 interface SessionData {
-  person?: Person;
+  signedIn?: SignedIn;
 }
 
 const workingDaySeconds = 12 * 3600;

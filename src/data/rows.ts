@@ -9,7 +9,9 @@ import type { Touched } from '@/core/shop/world';
 import type { ModelCard } from '@/core/library/modelCard';
 import type { LogEntry } from '@/core/opening/openingLog';
 import type { Model } from '@/core/procedure/model';
+import type { Guide } from '@/core/people/guides';
 import type { Role } from '@/core/people/roles';
+import type { ShopChange } from '@/core/people/shopChange';
 
 /** The tables' rows, once. A test compares every list of columns with `information_schema`. */
 export interface ParcelRow {
@@ -171,11 +173,28 @@ export interface PersonRow {
   pin_hash: string;
   failed_count: number;
   locked_until: Date | null;
+  usual_bench: string | null;
+  /** ISO date. */
+  certified_until: string | null;
+  left_at: Date | null;
+  epoch: number;
+  version: number;
+  put_away: readonly Guide[];
 }
 
 export interface BenchRow {
   id: string;
   name: string;
+  is_in_use: number;
+}
+
+export interface ShopChangeRow {
+  id: number;
+  kind: ShopChange['kind'];
+  about: string;
+  fields: ShopChange['fields'];
+  changed_by: string;
+  changed_at: Date;
 }
 
 export interface BinRow {
@@ -359,8 +378,22 @@ export const columns = {
     'draft_id',
   ] satisfies (keyof OpeningRow)[],
   opening_entries: ['id', 'opening_id', 'log_no', 'place', 'entry', 'logged_at'] satisfies (keyof OpeningEntryRow)[],
-  people: ['id', 'name', 'role', 'pin_hash', 'failed_count', 'locked_until'] satisfies (keyof PersonRow)[],
-  benches: ['id', 'name'] satisfies (keyof BenchRow)[],
+  people: [
+    'id',
+    'name',
+    'role',
+    'pin_hash',
+    'failed_count',
+    'locked_until',
+    'usual_bench',
+    'certified_until',
+    'left_at',
+    'epoch',
+    'version',
+    'put_away',
+  ] satisfies (keyof PersonRow)[],
+  benches: ['id', 'name', 'is_in_use'] satisfies (keyof BenchRow)[],
+  shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
   house_rules: ['version', 'rules', 'changed_at', 'changed_by'] satisfies (keyof HouseRulesRow)[],

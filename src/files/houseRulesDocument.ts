@@ -1,11 +1,17 @@
 import Ajv from 'ajv/dist/2020';
 import schema from '../../docs/formats/house-rules.schema.json';
-import { houseRulesFormat as format, type HouseRules } from '@/core/shared/houseRules';
+import { houseRulesFormat as format, startingHouseRules, type HouseRules } from '@/core/shared/houseRules';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 
 type Document = Omit<HouseRules, 'version'> & { readonly format: string };
 
 const validate = new Ajv({ allErrors: true, strict: false }).compile<Document>(schema);
+
+/** Rules that documents from before do not have: they stay as a shop begins. */
+const newer = {
+  isCertificateAsked: startingHouseRules.isCertificateAsked,
+  shop: { address: startingHouseRules.shop.address },
+};
 
 /** The rules as a document that can be edited and read again. */
 export function writeHouseRules({ version: _, ...rules }: HouseRules): string {
@@ -42,5 +48,5 @@ export function readHouseRules(text: string): Outcome<Omit<HouseRules, 'version'
   } catch {
     return refuse('rules-invalid', { place: 'shop', fault: 'unknown-code' });
   }
-  return accept(rules);
+  return accept({ ...newer, ...rules, shop: { ...newer.shop, ...rules.shop } });
 }

@@ -35,7 +35,7 @@ afterAll(() => scratch.drop());
 
 describe('what the screens read', () => {
   test('the line counts what lies at every stage', async () => {
-    const { states } = await readLine(scratch.db, now);
+    const { states } = await readLine(scratch.db, now, 'bench-1');
     expect(states.map(({ stage }) => stage)).toEqual(lineStages);
     const count = (stage: string) => states.find((state) => state.stage === stage)?.count;
     expect(count('dock')).toBe(2);

@@ -2,8 +2,8 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { entryHead, entryLineCount, typeEntry } from '../../scripts/support/entryScript';
 import { handset, phone } from '../support/models';
+import { beginDraft, fill, publish, saved, writeOwnModel } from '../support/ownModel';
 import { Bench, go, heading, pause, press, says, settled, watchTrouble, text } from '../support/e2e';
 
 let bench: Bench;
@@ -13,7 +13,6 @@ beforeAll(async () => {
 afterAll(() => bench.close());
 
 const pathname = (page: Page) => page.evaluate(() => location.pathname);
-const saved = (page: Page) => page.waitForSelector('[data-save=saved]', { timeout: 10_000 });
 /** Presses the button that says something, with the mouse. */
 async function click(page: Page, words: string): Promise<void> {
   const buttons = await page.$$('button');
@@ -28,25 +27,6 @@ async function choose(page: Page, name: string, document: string): Promise<void>
   writeFileSync(file, document);
   await ((await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
 }
-async function beginDraft(page: Page, maker: string, name: string): Promise<void> {
-  await go(page, bench.url, '/models');
-  await press(page, 'n');
-  await page.waitForSelector('dialog input');
-  await page.keyboard.type(maker);
-  await press(page, 'Tab');
-  await page.keyboard.type(name);
-  await press(page, 'Enter');
-  await page.waitForFunction(() => location.pathname.startsWith('/models/drafts/'));
-  await settled(page);
-}
-/** Writes into a field of the editor's sheets and leaves it. */
-async function fill(page: Page, label: string, value: string): Promise<void> {
-  const field = await page.waitForSelector(`input[aria-label="${label}"]`);
-  await field?.click({ count: 3 });
-  await page.keyboard.type(value);
-  await press(page, 'Enter');
-}
-
 test('the library finds by any name, compares two, and a model is walked through by its slider', async () => {
   const page = await bench.signIn('Imke R.');
   const troubles = watchTrouble(page);
@@ -83,32 +63,16 @@ test('the library finds by any name, compares two, and a model is walked through
 test('thirty lines by keys: checked while typing, mended at one key, published, and counted', async () => {
   const page = await bench.signIn('Sunniva T.');
   const troubles = watchTrouble(page);
-  await beginDraft(page, entryHead.maker, entryHead.name);
-  await page.waitForSelector('input[aria-label="Verb and thing"]');
-  await typeEntry(page);
-  await press(page, 'Escape');
-  await says(page, `${entryLineCount} lines`);
+  await writeOwnModel(page, bench.url);
   const keys = Number(await page.$eval('[data-pressed]', (element) => (element as HTMLElement).dataset.pressed));
   // At two keys a second, which is slow for a practised hand, it must stay under twenty minutes.
   expect(keys).toBeGreaterThan(500);
   expect(keys / 2 / 60).toBeLessThan(20);
 
-  await press(page, '3');
-  await fill(page, 'How to confirm it is off', entryHead.proofOfOff);
-  await press(page, '1');
-  for (let mends = 0; mends < 12 && !(await text(page)).includes('ready to publish'); mends += 1) {
-    await press(page, 'm');
-    await pause(250);
-  }
-  await says(page, 'ready to publish');
   await press(page, 'u');
   await press(page, 'y');
   await says(page, 'ready to publish');
-  await saved(page);
-  await press(page, 'p');
-  await page.waitForSelector('dialog input');
-  await page.keyboard.type('Written from nothing');
-  await press(page, 'Enter');
+  await publish(page, 'Written from nothing');
   await page.waitForFunction(() => location.pathname === '/models/fennick-plover');
   await says(page, '30 steps');
   expect(troubles).toEqual([]);
@@ -116,7 +80,7 @@ test('thirty lines by keys: checked while typing, mended at one key, published, 
 
 test('a line with what cannot be read is not lost, and a browser closed in mid-edit has it all', async () => {
   const page = await bench.signIn('Sunniva T.');
-  await beginDraft(page, 'Fennick', 'Half');
+  await beginDraft(page, bench.url, 'Fennick', 'Half');
   await page.waitForSelector('input[aria-label="Verb and thing"]');
   await page.keyboard.type('Take the lid out');
   await press(page, 'Tab', 'Tab', 'Tab');
@@ -192,7 +156,7 @@ test('joints are placed on the drawing with arrows, in half millimetres, and the
 
 test('two leads at one draft: the second is told, and keeps what was written as a draft of its own', async () => {
   const [first, second] = [await bench.signIn('Sunniva T.'), await bench.signIn('Mirel A.')];
-  await beginDraft(first, 'Fennick', 'Shared');
+  await beginDraft(first, bench.url, 'Fennick', 'Shared');
   await press(first, 'Escape');
   const path = await pathname(first);
   await go(second, bench.url, path);

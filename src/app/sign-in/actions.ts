@@ -18,7 +18,8 @@ export async function signInAction(given: { personId: string; pin: string; bench
   });
   if (!outcome.ok) return outcome.refusal;
   const session = await readSession();
-  session.person = outcome.value;
+  const { id, bench, epoch } = outcome.value;
+  session.signedIn = { personId: id, bench, epoch };
   await session.save();
   redirect('/');
 }

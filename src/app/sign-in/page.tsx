@@ -1,5 +1,5 @@
 import { redirect } from 'next/navigation';
-import { readSession } from '@/app/session';
+import { personHere } from '@/app/access';
 import { database } from '@/data/connection';
 import { readSignIn } from '@/services/people/readSignIn';
 import { SignInScreen } from '@/ui/people/SignInScreen';
@@ -9,7 +9,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.signInPluckyParcel() };
 
 export default async function SignInPage() {
-  const { person } = await readSession();
-  if (person) redirect('/');
+  if (await personHere()) redirect('/');
   return <SignInScreen {...await readSignIn(database())} signIn={signInAction} />;
 }

@@ -1,4 +1,7 @@
-import type { LineStage } from '@/core/entities/stages';
+import { lineStages, type LineStage } from '@/core/entities/stages';
+
+/** How far back one looks to say how quickly things go through. */
+export const latelyDays = 7;
 
 /** What waits at a stage, and how many of them went through lately. */
 export interface StageFlow {
@@ -6,6 +9,15 @@ export interface StageFlow {
   readonly waiting: number;
   readonly passed: number;
 }
+
+/** Stages where things wait for work; the dock's lines are still in the box, and the shelf is meant to be full. */
+const working: readonly LineStage[] = lineStages.filter((stage) => stage !== 'dock' && stage !== 'shelf');
+
+/** The flows of the stages where things wait for work, in their order. */
+export const workingFlows = (
+  waiting: Readonly<Record<LineStage, number>>,
+  passed: Readonly<Partial<Record<LineStage, number>>>,
+): readonly StageFlow[] => working.map((stage) => ({ stage, waiting: waiting[stage], passed: passed[stage] ?? 0 }));
 
 /**
  * The stage that is pulled tight: where what waits would take longest at the pace of late.
@@ -16,11 +28,8 @@ export interface StageFlow {
  * @returns null when nothing queues anywhere
  * Source: J. D. C. Little, "A proof for the queuing formula L = λW", Operations Research 9 (1961).
  */
-export function slowestStage(flows: readonly StageFlow[]): LineStage | null {
+export function slowestStage(flows: readonly StageFlow[]): StageFlow | null {
   const queued = flows.filter(({ waiting }) => waiting > 1);
   const wait = ({ waiting, passed }: StageFlow) => waiting / Math.max(passed, 0.5);
-  return (
-    queued.reduce<StageFlow | null>((worst, flow) => (!worst || wait(flow) > wait(worst) ? flow : worst), null)
-      ?.stage ?? null
-  );
+  return queued.reduce<StageFlow | null>((worst, flow) => (!worst || wait(flow) > wait(worst) ? flow : worst), null);
 }

@@ -4,6 +4,7 @@ import { modelOf } from '@/core/shop/findUnit';
 import type { Fact } from '@/core/shop/facts';
 import type { World } from '@/core/shop/world';
 import { readStepId } from '@/core/teardown/sheet/sheetStep';
+import type { HouseRules } from '@/core/shared/houseRules';
 import { refuse, type Outcome } from '@/core/shared/outcome';
 import { scoreOf, type Recall } from './recall';
 
@@ -36,9 +37,9 @@ export interface CertifiedStep {
   readonly operation: Operation;
 }
 
-/** What a fact asks of the person who says it: a passed rehearsal of this operation. Null when it asks none. */
-export function rehearsalAsked(world: World, fact: Fact): CertifiedStep | null {
-  if (fact.type !== 'step-done' || !world.rules.isRehearsalAsked) return null;
+/** The step for certified people that a fact says is done; null when it says no such thing. */
+export function certifiedStep(world: World, fact: Fact): CertifiedStep | null {
+  if (fact.type !== 'step-done') return null;
   const { leg, id } = readStepId(fact.payload.stepId);
   const unit = world.find('unit', fact.subjectId);
   const model = unit && modelOf(world, unit);
@@ -47,9 +48,21 @@ export function rehearsalAsked(world: World, fact: Fact): CertifiedStep | null {
   return operation?.needsCertificate ? { model: model.value, operation } : null;
 }
 
-/** A refusal where a step for certified people is done by somebody who has not rehearsed it. */
-export const refusedForRehearsal = (
+/** What is known of a person when a step for certified people is done. */
+export interface Practice {
+  readonly recalls: readonly Recall[];
+  /** Whether their certificate is current on the day. */
+  readonly isCertified: boolean;
+}
+
+/** A refusal where the house asks more of a person for this step than they have. */
+export function refusedToUncertified(
+  rules: Pick<HouseRules, 'isRehearsalAsked' | 'isCertificateAsked'>,
   { model, operation: { id, title } }: CertifiedStep,
-  recalls: readonly Recall[],
-): Outcome<never> | undefined =>
-  unrehearsed(model, recalls).includes(id) ? refuse('rehearse-first', { step: title }) : undefined;
+  { recalls, isCertified }: Practice,
+): Outcome<never> | undefined {
+  if (rules.isCertificateAsked && !isCertified) return refuse('certificate-asked', { step: title });
+  if (rules.isRehearsalAsked && unrehearsed(model, recalls).includes(id))
+    return refuse('rehearse-first', { step: title });
+  return undefined;
+}

@@ -23,7 +23,8 @@ export type RuleId =
   | `gradeMix.${keyof HouseRules['gradeMix']}`
   | `saleGradeShift.${keyof HouseRules['saleGradeShift']}`
   | 'screwsIn'
-  | 'isRehearsalAsked';
+  | 'isRehearsalAsked'
+  | 'isCertificateAsked';
 
 export const ruleSections = ['shop', 'money', 'times', 'screws', 'safety', 'expectations'] as const;
 export type RuleSection = (typeof ruleSections)[number];
@@ -49,6 +50,7 @@ const text = { is: 'text' } as const;
 /** Every rule of the house, in the order in which a screen shows them. */
 export const ruleFields: readonly RuleField[] = [
   { id: 'shop.name', section: 'shop', kind: text },
+  { id: 'shop.address', section: 'shop', kind: { is: 'text', isNullable: true } },
   { id: 'shop.currency', section: 'shop', kind: text },
   { id: 'shop.language', section: 'shop', kind: text },
   { id: 'shop.timeZone', section: 'shop', kind: text },
@@ -65,6 +67,7 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'screwsIn', section: 'screws', kind: { is: 'choice', among: screwKeepings } },
   { id: 'trayCups', section: 'screws', kind: { is: 'number' } },
   { id: 'isRehearsalAsked', section: 'safety', kind: { is: 'choice', among: ['yes', 'no'] } },
+  { id: 'isCertificateAsked', section: 'safety', kind: { is: 'choice', among: ['yes', 'no'] } },
   { id: 'roomCelsius', section: 'safety', kind: { is: 'celsius' } },
   { id: 'gradeMix.A', section: 'expectations', kind: share },
   { id: 'gradeMix.B', section: 'expectations', kind: share },
@@ -88,7 +91,7 @@ export function ruleValue(rules: EditableRules, id: RuleId): RuleValue {
 /** The rules with one of them changed; the others are not touched. */
 export function withRule(rules: EditableRules, id: RuleId, value: RuleValue): EditableRules {
   const [room, name] = placeOf(id);
-  const kept = room === 'isRehearsalAsked' ? value === 'yes' : value;
+  const kept = typeof rules[room] === 'boolean' ? value === 'yes' : value;
   return { ...rules, [room]: name === undefined ? kept : { ...Object(rules[room]), [name]: kept } };
 }
 

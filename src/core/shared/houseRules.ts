@@ -10,6 +10,8 @@ export type ScrewKeeping = (typeof screwKeepings)[number];
 /** What the shop is called, and how it writes money, numbers and times. */
 export interface ShopProfile {
   readonly name: string;
+  /** Where it is, on the papers that leave it; null when it is not said. */
+  readonly address: string | null;
   /** ISO 4217. */
   readonly currency: string;
   /** BCP 47: numbers, lists, dates and plurals follow it. */
@@ -17,6 +19,10 @@ export interface ShopProfile {
   /** IANA: days begin and end by it. */
   readonly timeZone: string;
 }
+
+/** Who a paper is from: the shop, and where it is if that is said. */
+export const senderOf = ({ name, address }: Pick<ShopProfile, 'name' | 'address'>): string =>
+  address === null ? name : `${name}, ${address}`;
 
 /** How the shop works: its prices and limits. Stored with a version; what was decided by one version stays decided. */
 export interface HouseRules {
@@ -44,6 +50,8 @@ export interface HouseRules {
   readonly trayCups: number;
   /** Steps for certified people are open only to who has passed a rehearsal of them. */
   readonly isRehearsalAsked: boolean;
+  /** Steps for certified people are open only to people whose certificate is current. */
+  readonly isCertificateAsked: boolean;
   /** What the air of the workshop is taken to be, for heat plans. */
   readonly roomCelsius: number;
   /** How sound parts tend to be graded; the shares sum to 1. */
@@ -75,7 +83,7 @@ export const sheetRulesOf = ({
 /** The rules a shop begins with. */
 export const startingHouseRules: HouseRules = {
   version: 1,
-  shop: { name: 'Our shop', currency: 'EUR', language: 'en-GB', timeZone: 'UTC' },
+  shop: { name: 'Our shop', address: null, currency: 'EUR', language: 'en-GB', timeZone: 'UTC' },
   labourCentsPerMinute: 55,
   asIsShare: 0.3,
   recycleCents: 40,
@@ -87,6 +95,7 @@ export const startingHouseRules: HouseRules = {
   screwsIn: 'tray',
   trayCups: 24,
   isRehearsalAsked: true,
+  isCertificateAsked: false,
   roomCelsius: 22,
   gradeMix: { A: 0.25, B: 0.45, C: 0.22, D: 0.08 },
   saleGradeShift: { better: 0.15, worse: 0.25 },

@@ -270,6 +270,11 @@ export interface MessageValues<Piece> {
   'refusals.fixtureTaken': { fixture: Piece; place: Piece; tag: Piece };
   'refusals.notSkipped': Readonly<Record<never, never>>;
   'refusals.torqueOpen': { screw: Piece; reading: Piece };
+  'refusals.nameTaken': { name: Piece };
+  'refusals.personStale': { name: Piece };
+  'refusals.lastLead': { name: Piece };
+  'refusals.lastBench': { name: Piece };
+  'refusals.certificateAsked': { step: Piece };
   'refusals.rehearseFirst': { step: Piece };
   'refusals.stepDoneAlready': { tag: Piece };
   'refusals.noFurtherRung': { tag: Piece };

@@ -83,6 +83,16 @@ const migrations: readonly Migration[] = [
   // Features are kept by code: the cards are made anew from their models.
   { name: '044_no_model_cards', up: (db) => db('model_cards').delete() },
   { name: '045_model_cards_by_code', up: fillModelCards },
+  { name: '046_details_of_people', up: (db) => tables.detailsOfPeople(db.schema) },
+  { name: '047_benches_in_use', up: (db) => tables.benchesInUse(db.schema) },
+  { name: '048_shop_changes', up: (db) => tables.shopChanges(db.schema) },
+  {
+    name: '049_rule_of_certificates',
+    up: (db) =>
+      db('house_rules').update({
+        rules: db.raw(`json_insert(rules, '$.isCertificateAsked', false, '$.shop.address', null)`),
+      }),
+  },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -302,3 +302,31 @@ export const findingsOfParts = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('parts', (table) => {
     table.json('findings').notNullable().defaultTo('[]');
   });
+
+/** Where somebody usually works, until when they are certified, whether they are still here. */
+export const detailsOfPeople = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('people', (table) => {
+    code(table, 'usual_bench', 20).nullable();
+    code(table, 'certified_until', 10).nullable();
+    table.specificType('left_at', 'datetime(3)').nullable();
+    /** Counts up whenever those who are signed in as this person must sign in anew. */
+    table.integer('epoch').unsigned().notNullable().defaultTo(0);
+    table.integer('version').unsigned().notNullable().defaultTo(1);
+    table.json('put_away').notNullable().defaultTo('[]');
+  });
+
+export const benchesInUse = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('benches', (table) => {
+    table.boolean('is_in_use').notNullable().defaultTo(true);
+  });
+
+/** What leads changed about people and benches, and when. */
+export const shopChanges = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('shop_changes', (table) => {
+    table.bigIncrements('id');
+    code(table, 'kind', 24).notNullable();
+    table.string('about', 60).notNullable();
+    table.json('fields').notNullable();
+    id(table, 'changed_by').notNullable();
+    table.specificType('changed_at', 'datetime(3)').notNullable();
+  });

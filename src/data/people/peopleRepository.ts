@@ -1,33 +1,86 @@
 import type { Knex } from 'knex';
 import type { PinState } from '@/core/people/lockOut';
-import type { BenchRow, PersonRow } from '@/data/rows';
+import type { Member, MemberDetails } from '@/core/people/roster';
+import type { PersonRow } from '@/data/rows';
 
-export type PersonName = Pick<PersonRow, 'id' | 'name' | 'role'>;
+const toMember = (row: PersonRow): Member => ({
+  id: row.id,
+  name: row.name,
+  role: row.role,
+  usualBench: row.usual_bench,
+  certifiedUntil: row.certified_until,
+  hasLeft: row.left_at !== null,
+  version: row.version,
+});
 
-export async function listPeople(db: Knex): Promise<readonly PersonName[]> {
-  return (await db('people').select('id', 'name', 'role').orderBy('name')) as PersonName[];
+/** Everybody, also those who have left, by name. */
+export async function listMembers(db: Knex): Promise<readonly Member[]> {
+  return ((await db('people').orderBy('name')) as PersonRow[]).map(toMember);
 }
 
-export async function listBenches(db: Knex): Promise<readonly BenchRow[]> {
-  return (await db('benches').orderBy('id')) as BenchRow[];
+/** The same, locked, so that nobody else changes the roster meanwhile. */
+export async function membersForUpdate(trx: Knex): Promise<readonly Member[]> {
+  return ((await trx('people').orderBy('id').forUpdate()) as PersonRow[]).map(toMember);
 }
 
 export async function findPersonForUpdate(trx: Knex, id: string): Promise<PersonRow | undefined> {
   return (await trx('people').where({ id }).forUpdate().first()) as PersonRow | undefined;
 }
 
+/** Somebody as they are now, for each request of theirs. */
+export async function findPerson(db: Knex, id: string): Promise<PersonRow | undefined> {
+  return (await db('people').where({ id }).first()) as PersonRow | undefined;
+}
+
+export async function findMember(db: Knex, id: string): Promise<Member | undefined> {
+  const row = await findPerson(db, id);
+  return row && toMember(row);
+}
+
 export async function findPersonName(db: Knex, id: string): Promise<string | undefined> {
-  const row = (await db('people').where({ id }).first('name')) as Pick<PersonRow, 'name'> | undefined;
-  return row?.name;
+  return (await findPerson(db, id))?.name;
 }
 
 export async function savePinState(trx: Knex, id: string, { failedCount, lockedUntil }: PinState): Promise<void> {
   await trx('people').where({ id }).update({ failed_count: failedCount, locked_until: lockedUntil });
 }
 
+/** A new PIN also opens what wrong ones had locked, and ends what was signed in by the old one. */
+export async function saveNewPin(trx: Knex, id: string, pinHash: string): Promise<void> {
+  await trx('people')
+    .where({ id })
+    .update({ pin_hash: pinHash, failed_count: 0, locked_until: null })
+    .increment('epoch', 1);
+}
+
+export async function savePutAway(trx: Knex, id: string, guides: PersonRow['put_away']): Promise<void> {
+  await trx('people')
+    .where({ id })
+    .update({ put_away: JSON.stringify(guides) });
+}
+
+export async function saveMember(
+  trx: Knex,
+  id: string,
+  details: MemberDetails,
+  change: { readonly leftAt: Date | null; readonly endsSessions: boolean },
+): Promise<void> {
+  await trx('people')
+    .where({ id })
+    .update({
+      name: details.name,
+      role: details.role,
+      usual_bench: details.usualBench,
+      certified_until: details.certifiedUntil,
+      left_at: change.leftAt,
+    })
+    .increment({ version: 1, epoch: change.endsSessions ? 1 : 0 });
+}
+
 export async function insertPerson(
   db: Knex,
-  person: Pick<PersonRow, 'id' | 'name' | 'role' | 'pin_hash'>,
+  person: Pick<PersonRow, 'id' | 'name' | 'role' | 'pin_hash'> &
+    Partial<Pick<PersonRow, 'usual_bench' | 'certified_until'>>,
 ): Promise<void> {
   await db('people').insert(person);
 }

@@ -2,12 +2,14 @@ import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { Person } from '@/core/people/roles';
+import { isCertified } from '@/core/people/roster';
+import { shopDay } from '@/core/shared/shopDay';
 import { unrehearsed } from '@/core/rehearsal/certified';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
 import { planGround } from '@/data/plans/planGround';
 import { findModel } from '@/data/models/modelRepository';
-import { listPeople } from '@/data/people/peopleRepository';
+import { listMembers } from '@/data/people/peopleRepository';
 import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
 import { partsOfUnit } from '@/data/parts/partRepository';
 import { findUnit } from '@/data/units/unitRepository';
@@ -23,6 +25,8 @@ export interface BenchView {
   readonly ground: PlanGround;
   /** Operations for certified people that this person has still to rehearse. */
   readonly unrehearsed: readonly string[];
+  /** The house asks for a current certificate, and this person has none. */
+  readonly lacksCertificate: boolean;
   /** How long its steps took on other units. */
   readonly timed: TimedSteps;
 }
@@ -35,13 +39,16 @@ export async function readBench(db: Knex, tag: string, personId: string, now: Da
     findModel(db, unit.modelId, unit.modelVersion),
     partsOfUnit(db, unit.id),
     planGround(db, unit.modelId, now),
-    listPeople(db),
+    listMembers(db),
     timedSteps(db, unit.modelId),
     recallsOf(db, personId, unit.modelId),
     currentRules(db),
   ]);
-  const leads = people.filter(({ role }) => role === 'lead').map(({ id, name }) => ({ id, name }));
+  const leads = people.filter(({ role, hasLeft }) => role === 'lead' && !hasLeft).map(({ id, name }) => ({ id, name }));
+  const self = people.find(({ id }) => id === personId);
+  const day = shopDay(now.getTime(), rules.shop.timeZone);
   if (!model) return undefined;
   const toRehearse = rules.isRehearsalAsked ? unrehearsed(model, recalls) : [];
-  return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse };
+  const lacksCertificate = rules.isCertificateAsked && !(self && isCertified(self, day));
+  return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse, lacksCertificate };
 }

@@ -1,3 +1,4 @@
+import { senderOf } from '@/core/shared/houseRules';
 import { setShopWriting } from '@/words/shopWriting';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import type { Knex } from 'knex';
@@ -14,5 +15,5 @@ export async function readClaim(db: Knex, parcelId: string): Promise<ClaimSheet 
   const differences = await parcelClaim(db, parcel, await parcelUnits(db, parcelId));
   const { shop } = await currentRules(db);
   setShopWriting(shop);
-  return { parcel: code, supplier, from: shop.name, receivedOn, differences };
+  return { parcel: code, supplier, from: senderOf(shop), receivedOn, differences };
 }

@@ -6,8 +6,10 @@ import type { World } from '@/core/shop/world';
 import { completeFact, tagsNeeded } from '@/core/shop/involved';
 import type { Change } from '@/core/shop/world';
 import { isAtLeastRole, mayTakeBack, type Person } from '@/core/people/roles';
-import { refusedForRehearsal, rehearsalAsked } from '@/core/rehearsal/certified';
+import { certifiedStep, refusedToUncertified, type CertifiedStep } from '@/core/rehearsal/certified';
 import { accept, refuse, type Outcome, type Refusal } from '@/core/shared/outcome';
+import { isCertified } from '@/core/people/roster';
+import { shopDay } from '@/core/shared/shopDay';
 import { formatTag } from '@/core/shared/tags';
 import { takeNumbers } from '@/data/counters';
 import { isDuplicate } from '@/data/errors';
@@ -16,7 +18,7 @@ import { appendFact, findFact, lastFactAbout } from '@/data/facts/factRepository
 import { loadWorld } from '@/data/facts/loadWorld';
 import { spoolLabels } from '@/data/labels/labelJobs';
 import { saveChanges } from '@/data/facts/saveChanges';
-import { findPersonName } from '@/data/people/peopleRepository';
+import { findMember, findPersonName } from '@/data/people/peopleRepository';
 import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
 import { transaction } from '@/data/transaction';
 
@@ -60,8 +62,8 @@ async function record(trx: Knex, person: Person, given: Fact, now: Date): Promis
     if (target && !mayTakeBack(person, target.personId)) return refuse('not-permitted', { role: person.role });
   }
   const world = await loadWorld(trx, given);
-  const certified = rehearsalAsked(world, given);
-  const refused = certified && refusedForRehearsal(certified, await recallsOf(trx, person.id, certified.model.id));
+  const certified = certifiedStep(world, given);
+  const refused = certified && (await refusedTo(trx, person.id, certified, world, now));
   if (refused) return refused;
   const dated = withRules(world, given);
   const judged = applyFact(world, dated);
@@ -74,6 +76,19 @@ async function record(trx: Knex, person: Person, given: Fact, now: Date): Promis
   const { id: personId, bench } = person;
   const position = await appendFact(trx, fact, { personId, bench, receivedAt: now }, outcome.value);
   return accept({ id: fact.id, position, isRepeat: false, results: resultsOf(outcome.value) });
+}
+
+/** What the house asks of this person for a step for certified people, and they do not have. */
+async function refusedTo(
+  trx: Knex,
+  personId: string,
+  step: CertifiedStep,
+  { rules }: World,
+  now: Date,
+): Promise<Outcome<never> | undefined> {
+  const [recalls, member] = await Promise.all([recallsOf(trx, personId, step.model.id), findMember(trx, personId)]);
+  const day = shopDay(now.getTime(), rules.shop.timeZone);
+  return refusedToUncertified(rules, step, { recalls, isCertified: member !== undefined && isCertified(member, day) });
 }
 
 /** Whoever does not say by which rules a fact was said means those of today; other facts carry none. */

@@ -1,30 +1,31 @@
-import { currentRules } from '@/data/rules/houseRulesRepository';
 import type { Knex } from 'knex';
 import { lineStages, type LineStage } from '@/core/entities/stages';
-import { slowestStage } from '@/core/flow/slowestStage';
+import { latelyDays, slowestStage, workingFlows } from '@/core/flow/slowestStage';
 import { passedStages } from '@/data/flow/passedStages';
 import { waitingAtStages } from '@/data/flow/waitingAtStages';
+import { listBenches } from '@/data/people/benchRepository';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 
 export interface LineView {
   readonly shopName: string;
+  /** Where this browser stands. */
+  readonly benchName: string;
   readonly states: readonly { readonly stage: LineStage; readonly count: number }[];
   readonly tight: LineStage | null;
 }
 
-const lately = 7 * 24 * 3600 * 1000;
-/** Stages where things wait for work; the dock's lines are still in the box, and the shelf is meant to be full. */
-const working: ReadonlySet<LineStage> = new Set(['triage', 'teardown', 'grade', 'match', 'rebuild', 'prove', 'send']);
-
 /** What waits at every stage of the line, and which is the slowest. */
-export async function readLine(db: Knex, now: Date): Promise<LineView> {
-  const [waiting, passed, rules] = await Promise.all([
+export async function readLine(db: Knex, now: Date, bench: string): Promise<LineView> {
+  const [waiting, passed, rules, benches] = await Promise.all([
     waitingAtStages(db),
-    passedStages(db, new Date(now.getTime() - lately)),
+    passedStages(db, new Date(now.getTime() - latelyDays * 24 * 3600 * 1000)),
     currentRules(db),
+    listBenches(db),
   ]);
-  const states = lineStages.map((stage) => ({ stage, count: waiting[stage] }));
-  const flows = states
-    .filter(({ stage }) => working.has(stage))
-    .map(({ stage, count }) => ({ stage, waiting: count, passed: passed[stage] ?? 0 }));
-  return { shopName: rules.shop.name, states, tight: slowestStage(flows) };
+  return {
+    shopName: rules.shop.name,
+    benchName: benches.find(({ id }) => id === bench)?.name ?? bench,
+    states: lineStages.map((stage) => ({ stage, count: waiting[stage] })),
+    tight: slowestStage(workingFlows(waiting, passed))?.stage ?? null,
+  };
 }

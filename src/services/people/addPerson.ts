@@ -1,17 +1,59 @@
-import { hash } from '@node-rs/argon2';
 import type { Knex } from 'knex';
-import { randomInt, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import type { Role } from '@/core/people/roles';
-import { insertPerson } from '@/data/people/peopleRepository';
+import { judgeMember, type MemberDetails } from '@/core/people/roster';
+import { changedFields } from '@/core/people/shopChange';
+import { accept, type Outcome } from '@/core/shared/outcome';
+import { insertPerson, membersForUpdate } from '@/data/people/peopleRepository';
+import { insertShopChange } from '@/data/people/shopChanges';
+import { transaction } from '@/data/transaction';
+import { drawPin, hashPin } from '@/data/people/pins';
 
-/** Adds a person with a PIN, a random one unless given, hashed with Argon2id (19 MiB, two passes: OWASP's least). */
+interface NewPerson {
+  readonly name: string;
+  readonly role: Role;
+  readonly usualBench?: string | null;
+  readonly certifiedUntil?: string | null;
+  /** A random one unless given. */
+  readonly pin?: string;
+}
+
+/**
+ * Adds a person with a PIN.
+ *
+ * @param made  by which lead; null for the shop's own command
+ * @refuses 'name-taken'
+ */
 export async function addPerson(
   db: Knex,
-  person: { readonly name: string; readonly role: Role; readonly pin?: string },
-): Promise<{ readonly id: string; readonly pin: string }> {
-  const pin = person.pin ?? String(randomInt(0, 1_000_000)).padStart(6, '0');
-  const id = randomUUID();
-  const pinHash = await hash(pin, { memoryCost: 19_456, timeCost: 2, parallelism: 1 });
-  await insertPerson(db, { id, name: person.name, role: person.role, pin_hash: pinHash });
-  return { id, pin };
+  person: NewPerson,
+  made: { readonly at: Date; readonly by: string } | null = null,
+): Promise<Outcome<{ readonly id: string; readonly pin: string }>> {
+  const pin = person.pin ?? drawPin();
+  const pinHash = await hashPin(pin);
+  const given: MemberDetails = {
+    name: person.name,
+    role: person.role,
+    usualBench: person.usualBench ?? null,
+    certifiedUntil: person.certifiedUntil ?? null,
+    hasLeft: false,
+  };
+  return transaction(db, async (trx) => {
+    const judged = judgeMember(await membersForUpdate(trx), null, given);
+    if (!judged.ok) return judged;
+    const { name, role, usualBench, certifiedUntil } = judged.value;
+    const id = randomUUID();
+    await insertPerson(trx, {
+      id,
+      name,
+      role,
+      pin_hash: pinHash,
+      usual_bench: usualBench,
+      certified_until: certifiedUntil,
+    });
+    const nobody = { name: null, role: null, usualBench: null, certifiedUntil: null };
+    const fields = changedFields(nobody, { name, role, usualBench, certifiedUntil });
+    if (made) await insertShopChange(trx, { kind: 'person-added', about: name, fields }, made);
+    return accept({ id, pin });
+  });
 }

@@ -1,5 +1,6 @@
+import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Person } from '@/core/people/roles';
-import { refusedForRehearsal, rehearsalAsked } from '@/core/rehearsal/certified';
+import { certifiedStep, refusedToUncertified } from '@/core/rehearsal/certified';
 import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
 import { TestBench } from '../../../tests/support/bench';
 import { handset } from '../../../tests/support/models';
@@ -63,8 +64,10 @@ test('a step for certified people is refused to who has not rehearsed it, and ta
   const answers = ['order', 'tool'].map((skill) => ({ item: `${skill}:${certified?.id}`, isRight: true }));
   await noteAnswers(scratch.db, { personId: imke.id, modelId: handset.id }, answers, now);
   const judge = async (person: Person, stepId: string) => {
-    const asked = rehearsalAsked(bench.world, fact(stepId));
-    return asked ? refusedForRehearsal(asked, await recallsOf(scratch.db, person.id, asked.model.id)) : undefined;
+    const asked = certifiedStep(bench.world, fact(stepId));
+    if (!asked) return undefined;
+    const recalls = await recallsOf(scratch.db, person.id, asked.model.id);
+    return refusedToUncertified(startingHouseRules, asked, { recalls, isCertified: false });
   };
   expect(await judge(imke, `out:${certified?.id}`)).toBeUndefined();
   expect(await judge(oskar, `out:${certified?.id}`)).toMatchObject({

@@ -1,6 +1,7 @@
 import { modelAmong } from '@/core/procedure/model';
 import { sayStatement } from '@/words/say/sayStatement';
 import { day } from '@/words/format';
+import { senderOf } from '@/core/shared/houseRules';
 import { setShopWriting } from '@/words/shopWriting';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import type { Knex } from 'knex';
@@ -21,7 +22,7 @@ export async function readPackingList(db: Knex, shipment: string): Promise<Packi
   setShopWriting(shop);
   return {
     shipment,
-    from: shop.name,
+    from: senderOf(shop),
     recipient: sending?.recipient ?? '',
     sentOn: sending ? day(sending.sentAt) : '',
     lines: units.map((unit) => {

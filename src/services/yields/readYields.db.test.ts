@@ -99,10 +99,10 @@ describe('the demo workshop', () => {
   });
 
   test('its parcel has 24 units and something lies at every stage of the line', async () => {
-    const { states, tight } = await readLine(scratch.db, now);
+    const { states, tight } = await readLine(scratch.db, now, 'bench-1');
     expect(states.filter(({ count }) => count === 0)).toEqual([]);
     expect(tight).not.toBeNull();
-    const { parcels, jobs } = await readToday(scratch.db);
+    const { parcels, jobs } = await readToday(scratch.db, 'nobody', now);
     const autumn = parcels.find(({ parcel }) => parcel.code.startsWith('Ferry line'));
     expect(autumn?.stages.reduce((sum, { count }) => sum + count, 0)).toBe(24);
     expect(jobs.length).toBeGreaterThan(8);

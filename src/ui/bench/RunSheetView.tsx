@@ -62,6 +62,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const wanted = list(state.targets.map((id) => getModelPart(model, id).name));
   const mayWait = step.wait !== null && timer === null && !state.isHalted;
   const mustRehearse = operation !== undefined && props.unrehearsed.includes(operation.id) && !state.isHalted;
+  const lacksCertificate = step.leg === 'out' && step.needsCertificate && props.lacksCertificate && !state.isHalted;
   const rehearse = () => router.push(`/models/${model.id}/rehearse`);
   const sayWait = step.wait && words.start({ minutesValue: step.wait.minutes });
 
@@ -127,13 +128,15 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         isHalted={state.isHalted}
         isEarly={isEarly}
         pedal={
-          mustRehearse
-            ? { label: words.rehearseFirst(), press: rehearse }
-            : mayWait && sayWait
-              ? { label: sayWait, press: acts.wait }
-              : null
+          lacksCertificate
+            ? { label: words.handItOver(), press: acts.stop }
+            : mustRehearse
+              ? { label: words.rehearseFirst(), press: rehearse }
+              : mayWait && sayWait
+                ? { label: sayWait, press: acts.wait }
+                : null
         }
-        canDoUntimed={mayWait && !mustRehearse}
+        canDoUntimed={mayWait && !mustRehearse && !lacksCertificate}
         canResist={operation !== undefined}
         hasParts={inReach.length > 0}
         onDone={acts.done}

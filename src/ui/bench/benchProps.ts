@@ -16,6 +16,7 @@ export interface BenchProps {
   readonly leads: BenchView['leads'];
   readonly timed: BenchView['timed'];
   readonly unrehearsed: BenchView['unrehearsed'];
+  readonly lacksCertificate: BenchView['lacksCertificate'];
   /** Other units to take up while this one waits. */
   readonly meanwhile: readonly Meanwhile[];
   /** What the model's parts are worth today, and how they and its joints have behaved. */

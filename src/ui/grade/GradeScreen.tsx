@@ -7,6 +7,7 @@ import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Queue } from '@/ui/base/Queue';
 import { useShop } from '@/ui/facts/ShopProvider';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { GradeOnePart } from './GradeOnePart';
@@ -49,7 +50,10 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
         <Box p="28px">
           <Headline lead={texts.partsAppearHereWhenThey()}>{texts.noPartsToGrade()}</Headline>
           <Nothing>{texts.putGradedPartsAwayShelf()}</Nothing>
-          <KeyButton keyName="u" label={texts.undoLastGrade()} onPress={() => void shop.takeBack()} />
+          <Box display="flex" gap="10px">
+            <NextPlace stage="shelf" />
+            <KeyButton keyName="u" label={texts.undoLastGrade()} onPress={() => void shop.takeBack()} />
+          </Box>
         </Box>
       )}
     </Box>

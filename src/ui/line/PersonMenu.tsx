@@ -1,18 +1,23 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
+import { Menu } from 'lucide-react';
 import { useTheme } from 'next-themes';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { isAtLeastRole, type Person } from '@/core/people/roles';
-import { Button, ButtonLink } from '@/ui/base/Button';
-import { Dialog } from '@/ui/base/Dialog';
+import type { Person } from '@/core/people/roles';
+import { KeyCap } from '@/ui/base/KeyCap';
 import { useKey } from '@/ui/keys/KeysProvider';
-import { roleNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/line';
+
+const GoTo = dynamic(() => import('./GoTo').then((module) => module.GoTo));
 
 const Plain = chakra(
   'button',
   {
     base: {
+      display: 'flex',
+      alignItems: 'center',
+      gap: '8px',
       bg: 'transparent',
       border: 'none',
       p: '0',
@@ -26,52 +31,25 @@ const Plain = chakra(
   { defaultProps: { type: 'button' } },
 );
 
-/** Who is here, and the few things that belong to no stage: light, models, yield, leaving. */
-export function PersonMenu({ person }: { readonly person: Person }) {
+/** Who is here and where, and the door to everywhere else. */
+export function PersonMenu({ person, benchName }: { readonly person: Person; readonly benchName: string }) {
   const [isOpen, setOpen] = useState(false);
   const { resolvedTheme, setTheme } = useTheme();
-  const turnLight = () => setTheme(resolvedTheme === 'dark' ? 'light' : 'dark');
-  useKey('\\', words.switchThemeLightDark(), turnLight);
+  useKey('\\', words.switchThemeLightDark(), () => setTheme(resolvedTheme === 'dark' ? 'light' : 'dark'));
+  useKey('.', words.goTo(), () => setOpen(true));
   return (
     <>
-      <Plain onClick={() => setOpen(true)} aria-haspopup="dialog" mt="7px">
-        <Box as="span" display="flex" justifyContent="space-between" gap="8px">
-          <span>
-            <strong>{person.name}</strong>{' '}
-            <Box as="span" color="inkMuted">
-              {roleNames[person.role]}
-            </Box>
-          </span>
+      <Plain onClick={() => setOpen(true)} aria-haspopup="dialog" aria-keyshortcuts="." mt="7px">
+        <Menu size={18} aria-label={words.goTo()} />
+        <Box as="span" flex="1" minW="0" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
+          <strong>{person.name}</strong>{' '}
           <Box as="span" color="inkMuted">
-            {person.bench.replace('-', ' ')}
+            {benchName}
           </Box>
         </Box>
+        <KeyCap name="." />
       </Plain>
-      {isOpen && (
-        <Dialog title={`${person.name}, ${roleNames[person.role]}`} onClose={() => setOpen(false)}>
-          <Box display="grid" gap="10px">
-            <ButtonLink href="/yield" onClick={() => setOpen(false)}>
-              {words.yieldWherePartsTimeAnd()}
-            </ButtonLink>
-            <ButtonLink href="/models" onClick={() => setOpen(false)}>
-              {words.modelsHowEachOneComes()}
-            </ButtonLink>
-            {isAtLeastRole(person.role, 'lead') && (
-              <ButtonLink href="/rules" onClick={() => setOpen(false)}>
-                {words.houseRules()}
-              </ButtonLink>
-            )}
-            <Button onClick={turnLight}>
-              {words.lightTheme({ isResolvedThemeDark: resolvedTheme === 'dark' ? 'yes' : 'no' })}
-            </Button>
-            <chakra.form action="/sign-out" method="post">
-              <Button type="submit" w="100%">
-                {words.signOut()}
-              </Button>
-            </chakra.form>
-          </Box>
-        </Dialog>
-      )}
+      {isOpen && <GoTo person={person} onClose={() => setOpen(false)} />}
     </>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { Box } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { LineStage } from '@/core/entities/stages';
@@ -12,9 +12,25 @@ import * as words from '@/words/catalogue/line';
 
 export interface LineView {
   readonly shopName: string;
+  readonly benchName: string;
   readonly states: readonly StageState[];
   readonly tight: LineStage | null;
 }
+
+/** The first stop of Tab: past the line and the find box. Only seen when it has the focus. */
+const SkipLink = chakra('a', {
+  base: {
+    position: 'absolute',
+    insetInlineStart: '18px',
+    top: '-60px',
+    zIndex: 5,
+    bg: 'action',
+    color: 'onAction',
+    p: '10px 16px',
+    borderRadius: 'soft',
+    _focusVisible: { top: '10px' },
+  },
+});
 
 /** The frame of all screens but the bench: name, line of work, find, person. */
 export function ShopFrame({
@@ -28,6 +44,7 @@ export function ShopFrame({
 }) {
   return (
     <Box display="grid" gridTemplateRows={{ base: 'auto 1fr', lg: '84px 1fr' }} minH="100vh">
+      <SkipLink href="#content">{words.skipToContent()}</SkipLink>
       <Box
         as="header"
         bg="sheet"
@@ -56,10 +73,10 @@ export function ShopFrame({
         </Box>
         <Box w="200px" flexShrink={0} ms="auto">
           <FindBox />
-          <PersonMenu person={person} />
+          <PersonMenu person={person} benchName={line.benchName} />
         </Box>
       </Box>
-      <Box as="main" minW="0">
+      <Box as="main" id="content" tabIndex={-1} minW="0" outline="none">
         {children}
       </Box>
       <WaitingCorner />

@@ -17,6 +17,7 @@ import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
 import { Table } from '@/ui/base/Table';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
@@ -57,7 +58,10 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
             : words.noUnitsToBuildWith({ rows: rows.length, ready: ready === 0 ? 'none' : ready })}
         </Headline>
         {rows.length === 0 ? (
-          <Nothing>{words.unitsDecidedAsBuildsAt()}</Nothing>
+          <>
+            <Nothing>{words.unitsDecidedAsBuildsAt()}</Nothing>
+            <NextPlace stage="triage" />
+          </>
         ) : (
           <Table>
             <thead>

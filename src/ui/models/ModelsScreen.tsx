@@ -9,6 +9,7 @@ import { deviceKinds } from '@/core/procedure/vocabulary';
 import type { Refusal } from '@/core/shared/outcome';
 import type { Unfinished } from '@/services/drafts/readDrafts';
 import type { LibraryView } from '@/services/models/findModels';
+import type { OfferedModel } from '@/services/models/readOffered';
 import type { ModelPreview } from '@/services/models/previewModel';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
@@ -25,6 +26,7 @@ import { useChosen } from '@/ui/keys/useChosen';
 import { sayRefusal } from '@/words/say/sentences';
 import { ImportDialog } from './ImportDialog';
 import { NewModelDialog } from './NewModelDialog';
+import { OfferedModels } from './OfferedModels';
 import { send } from '@/ui/server/send';
 import * as words from '@/words/catalogue/models';
 import { featureNames, kindNames } from '@/words/say/names';
@@ -34,13 +36,15 @@ interface ModelsProps {
   readonly unfinished: Unfinished;
   readonly mayWrite: boolean;
   readonly mayLog: boolean;
+  /** Shipped models that the library does not have. */
+  readonly offered: readonly OfferedModel[];
 }
 
 const onlyThis = { kind: words.kind(), maker: words.maker(), feature: words.feature() } as const;
 const noFilter = { text: '', kind: '', maker: '', feature: '' };
 
 /** How does it come apart? The library, found by any name, and the ways in for a new model. */
-export function ModelsScreen({ library: first, unfinished, mayWrite, mayLog }: ModelsProps) {
+export function ModelsScreen({ library: first, unfinished, mayWrite, mayLog, offered }: ModelsProps) {
   const router = useRouter();
   const [query, setQuery] = useState(noFilter);
   const library = useLibrary(first, query);
@@ -67,8 +71,9 @@ export function ModelsScreen({ library: first, unfinished, mayWrite, mayLog }: M
         <Headline lead={leadOf(library, query.text !== '')}>
           {words.noModelsInLibrary({ total: library.total })}
         </Headline>
+        {mayWrite && offered.length > 0 && <OfferedModels offered={offered} isFirst={library.total === 0} />}
         <Filters query={query} makers={library.makers} search={search} onChange={setQuery} />
-        {library.cards.length === 0 && <Nothing>{words.noModelMatchesFewerLetters()}</Nothing>}
+        {library.cards.length === 0 && library.total > 0 && <Nothing>{words.noModelMatchesFewerLetters()}</Nothing>}
         <Box as="ul" mt="10px" aria-label={words.models()}>
           {library.cards.map((card) => (
             <li key={card.id}>

@@ -1,45 +1,57 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useEffect, useRef, useState, useTransition } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, useTransition } from 'react';
 import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
+import { ProductMark } from '@/ui/base/ProductMark';
 import { RowButton } from '@/ui/base/Row';
 import { forgetPages } from '@/ui/offline/keptPages';
 import { sayRefusal } from '@/words/say/sentences';
-import type { Role } from '@/core/people/roles';
+import type { SignInView } from '@/services/people/readSignIn';
 import { roleNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/people';
 
 interface SignInProps {
-  readonly people: readonly { readonly id: string; readonly name: string; readonly role: Role }[];
-  readonly benches: readonly { readonly id: string; readonly name: string }[];
+  readonly shopName: string;
+  readonly people: SignInView['people'];
+  readonly benches: SignInView['benches'];
   readonly signIn: (given: { personId: string; pin: string; bench: string }) => Promise<Refusal>;
 }
 
 const benchKey = 'plucky-bench';
 
 /** Pick yourself, type your PIN. The bench is remembered by the browser, since it does not walk about. */
-export function SignInScreen({ people, benches, signIn }: SignInProps) {
+export function SignInScreen({ shopName, people, benches, signIn }: SignInProps) {
   const [personId, setPersonId] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [isBusy, start] = useTransition();
   const pin = useRef<HTMLInputElement>(null);
   const bench = useRef<HTMLSelectElement>(null);
 
+  // Whose bench is known stands there, unless this browser has one of its own: it does not walk about.
+  const pick = (id: string) => {
+    setPersonId(id);
+    if (localStorage.getItem(benchKey) === null)
+      standAt(bench.current, people.find((person) => person.id === id)?.usualBench ?? null);
+  };
+  const latestPick = useRef(pick);
+  useLayoutEffect(() => {
+    latestPick.current = pick;
+  });
+
   const main = useRef<HTMLDivElement>(null);
   useEffect(() => {
     // From here on keys are heard; tests and scripts wait for it.
     if (main.current) main.current.dataset.ready = 'yes';
     void forgetPages();
-    const known = localStorage.getItem(benchKey);
-    if (known && bench.current) bench.current.value = known;
+    standAt(bench.current, localStorage.getItem(benchKey));
     const onKey = ({ key, target }: KeyboardEvent) => {
       const person = target instanceof HTMLInputElement ? undefined : people[Number(key) - 1];
-      if (person) setPersonId(person.id);
+      if (person) latestPick.current(person.id);
     };
     // On keyup, so that the digit that picks a person is not typed into the PIN.
     window.addEventListener('keyup', onKey);
@@ -67,7 +79,24 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
   return (
     <Box as="main" ref={main} display="grid" placeItems="center" minH="100vh" p="24px">
       <Box w="100%" maxW="760px">
-        <Box as="h1" textStyle="headline" mb="4px">
+        <Box
+          display="flex"
+          gap="18px"
+          alignItems="center"
+          mb="28px"
+          pb="20px"
+          borderBottomWidth="2px"
+          borderColor="twine"
+        >
+          <ProductMark />
+          <Box>
+            <Box textStyle="headline" fontSize="34px" lineHeight="1.1">
+              {shopName}
+            </Box>
+            <Box color="inkMuted">{words.productNamed({ says: words.productSays() })}</Box>
+          </Box>
+        </Box>
+        <Box as="h1" textStyle="figure" mb="4px">
           {words.whoAtBench()}
         </Box>
         <Box as="p" color="inkMuted" mb="20px">
@@ -80,7 +109,7 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
                 <RowButton
                   press="yes"
                   state={id === personId ? 'chosen' : 'plain'}
-                  onClick={() => setPersonId(id)}
+                  onClick={() => pick(id)}
                   aria-pressed={id === personId}
                   minH="52px"
                 >
@@ -142,3 +171,8 @@ export function SignInScreen({ people, benches, signIn }: SignInProps) {
 
 const isRedirect = (error: unknown): boolean =>
   error instanceof Error && 'digest' in error && String(error.digest).startsWith('NEXT_REDIRECT');
+
+/** Chooses a bench if it is one of those on offer. */
+function standAt(benches: HTMLSelectElement | null, id: string | null): void {
+  if (benches && [...benches.options].some(({ value }) => value === id)) benches.value = id ?? '';
+}

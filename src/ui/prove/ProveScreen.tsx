@@ -16,6 +16,7 @@ import { Queue } from '@/ui/base/Queue';
 import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { QuickTests } from '@/ui/triage/QuickTests';
@@ -57,7 +58,10 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
         <Box p="28px">
           <Headline lead={texts.unitsComeHereFromBench()}>{texts.nothingToProve()}</Headline>
           <Nothing>{texts.releasedUnitsAreAtSend()}</Nothing>
-          <KeyButton keyName="u" label={texts.undoLastRelease()} onPress={() => void shop.takeBack()} />
+          <Box display="flex" gap="10px">
+            <NextPlace stage="send" />
+            <KeyButton keyName="u" label={texts.undoLastRelease()} onPress={() => void shop.takeBack()} />
+          </Box>
         </Box>
       )}
     </Box>

@@ -11,6 +11,7 @@ import { Headline } from '@/ui/base/Headline';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
+import { LeadPages } from '@/ui/line/LeadPages';
 import { useShopStore } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { moment } from '@/words/format';
@@ -62,6 +63,7 @@ function Rules({
       h={{ lg: 'calc(100vh - 84px)' }}
     >
       <ScrollBox label={words.howWeWorkHere()} p="20px 28px">
+        <LeadPages />
         <Headline lead={words.lead({ version, since: moment(since) })}>{words.howWeWorkHere()}</Headline>
         <Box display="grid" gap="26px">
           {ruleSections.map((section) => (

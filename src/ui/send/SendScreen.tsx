@@ -15,6 +15,7 @@ import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import { useShop, useShopStore } from '@/ui/facts/ShopProvider';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import * as words from '@/words/catalogue/send';
@@ -55,7 +56,12 @@ export function SendScreen({ view, openShipment }: SendProps) {
         <Headline lead={words.unitsAppearHereWhenProve({ ready: ready.length })}>
           {ready.length === 0 ? words.nothingReadyToSend() : words.noUnitsReadyToSend({ going: going.length, total })}
         </Headline>
-        {ready.length === 0 && <Nothing>{words.releaseUnitAtProveAnd()}</Nothing>}
+        {ready.length === 0 && (
+          <>
+            <Nothing>{words.releaseUnitAtProveAnd()}</Nothing>
+            <NextPlace stage="prove" />
+          </>
+        )}
         <Box as="ul">
           {ready.map(({ unit, modelName, variantName, priceCents }) => (
             <Row

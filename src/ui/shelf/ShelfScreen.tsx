@@ -15,6 +15,7 @@ import { Section } from '@/ui/base/Section';
 import { Table } from '@/ui/base/Table';
 import { Tag } from '@/ui/base/Tag';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
@@ -78,7 +79,10 @@ export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonl
             />
           </form>
           {stored.length === 0 ? (
-            <Nothing>{texts.nothingMatchesTryFewerWords({ isWords: words ? 'yes' : 'no' })}</Nothing>
+            <>
+              <Nothing>{texts.nothingMatchesTryFewerWords({ isWords: words ? 'yes' : 'no' })}</Nothing>
+              {!words && <NextPlace stage="grade" />}
+            </>
           ) : (
             <Table>
               <thead>

@@ -1,9 +1,11 @@
 'use client';
-import { minutes as sayMinutes } from '@/words/format';
-import { say as sayToday } from '@/words/catalogue/core/today';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import type { Job } from '@/core/flow/planToday';
+import { latelyDays, type StageFlow } from '@/core/flow/slowestStage';
+import type { Role } from '@/core/people/roles';
+import { shopDay } from '@/core/shared/shopDay';
+import type { LastActor } from '@/data/flow/lastActors';
 import type { TodayView } from '@/services/today/readToday';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
@@ -12,35 +14,55 @@ import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
+import { rowKeys } from '@/ui/keys/rowKeys';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { useChosen } from '@/ui/keys/useChosen';
-import { FactList } from './FactList';
-import { ParcelStrip } from './ParcelStrip';
+import { say as sayToday } from '@/words/catalogue/core/today';
 import * as words from '@/words/catalogue/today';
+import { clock, minutes as sayMinutes, shortDay } from '@/words/format';
+import { lineStageNames } from '@/words/say/names';
+import { FactList } from './FactList';
+import { FirstHour } from './FirstHour';
+import { ParcelStrip } from './ParcelStrip';
 
-const shownJobs = 7;
+/** Keys of the jobs; `n` is the next step of the first hour. */
+const keys = rowKeys('n');
 
-/** What needs me now? The run list, the parcels in work, and what the others just did. */
-export function TodayScreen({ jobs, parcels, facts }: TodayView) {
-  const shown = jobs.slice(0, shownJobs);
+/** What needs me now? Every job, the parcels in work, and what the others just did. */
+export function TodayScreen({
+  jobs,
+  inHand,
+  today,
+  tight,
+  parcels,
+  facts,
+  firstHour,
+  role,
+}: TodayView & { readonly role: Role }) {
   const minutes = jobs.reduce((sum, job) => sum + job.minutes, 0);
-  const { chosen } = useChosen(shown.map(({ id }) => id));
+  const { chosen } = useChosen(jobs.map(({ id }) => id));
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="28px" p="28px">
       <Box minW="0">
-        <Headline
-          lead={words.firstAreShownWorkIn({
-            isJobsShownJobs: jobs.length > shownJobs ? 'yes' : 'no',
-            shownJobs,
-          })}
-        >
-          {jobs.length === 0
-            ? words.nothingToDoRightNow()
-            : words.noJobsAboutWork({ jobs: jobs.length, minutesValue: minutes })}
-        </Headline>
-        {jobs.length === 0 && <Nothing>{words.addParcelAtDockOr()}</Nothing>}
-        <Box as="ul">
-          {shown.map((job, index) => (
-            <JobRow key={job.id} job={job} place={index} isChosen={job.id === chosen} />
+        {firstHour && <FirstHour steps={firstHour} role={role} isMain={jobs.length === 0} />}
+        {(jobs.length > 0 || !firstHour) && (
+          <Headline lead={tight ? sayTight(tight) : words.workInProgressFirst()}>
+            {jobs.length === 0
+              ? words.nothingToDoRightNow()
+              : words.noJobsAboutWork({ jobs: jobs.length, minutesValue: minutes })}
+          </Headline>
+        )}
+        {jobs.length === 0 && !firstHour && <Nothing>{words.addParcelAtDockOr()}</Nothing>}
+        <Box as="ul" aria-label={words.jobs()}>
+          {jobs.map((job, index) => (
+            <JobRow
+              key={job.id}
+              job={job}
+              keyName={keys[index]}
+              isChosen={job.id === chosen}
+              today={today}
+              holder={inHand.find(({ unitId }) => unitId === job.id)}
+            />
           ))}
         </Box>
       </Box>
@@ -59,25 +81,36 @@ export function TodayScreen({ jobs, parcels, facts }: TodayView) {
   );
 }
 
-function JobRow({ job, place, isChosen }: { readonly job: Job; readonly place: number; readonly isChosen: boolean }) {
+/** Why the line is pulled tight where it is. */
+const sayTight = ({ stage, waiting, passed }: StageFlow): string =>
+  words.tightBecause({ stage: lineStageNames[stage], waiting, passed, days: latelyDays });
+
+/** The time of day, or the day where that is another. */
+const since = (at: string, today: string, timeZone: string): string =>
+  shopDay(at, timeZone) === today ? clock(at) : shortDay(at);
+
+function JobRow({
+  job,
+  keyName,
+  isChosen,
+  holder,
+  today,
+}: {
+  readonly job: Job;
+  readonly keyName: string | undefined;
+  readonly isChosen: boolean;
+  readonly holder: LastActor | undefined;
+  readonly today: string;
+}) {
   const router = useRouter();
+  const { timeZone } = useHouseRules().shop;
   const open = () => router.push(job.path);
   const titleId = `job-${job.id}`;
   useKey(isChosen ? ' ' : undefined, isChosen ? words.open({ title: sayToday(job.title) }) : '', open);
   useKey(isChosen ? 'Enter' : undefined, '', open);
   return (
-    <Row state={isChosen ? 'chosen' : 'plain'} minH="66px" mx="-14px" w="calc(100% + 28px)">
-      <Box w="74px" flexShrink={0}>
-        <Box textStyle="section" fontSize="17px">
-          {place === 0 ? 'now' : sayMinutes(job.minutes)}
-        </Box>
-        {place === 0 && (
-          <Box textStyle="caption" color="inkMuted">
-            {sayMinutes(job.minutes)}
-          </Box>
-        )}
-      </Box>
-      <Box w="122px" flexShrink={0}>
+    <Row state={isChosen ? 'chosen' : 'plain'} minH="60px" mx="-14px" w="calc(100% + 28px)">
+      <Box w="112px" flexShrink={0}>
         {job.tag ? <Tag code={job.tag} href={`/t/${job.tag}`} /> : null}
       </Box>
       <Box flex="1" minW="0">
@@ -85,14 +118,19 @@ function JobRow({ job, place, isChosen }: { readonly job: Job; readonly place: n
           {sayToday(job.title)}
         </Box>
         <Box textStyle="note" color="inkMuted">
-          {sayToday(job.because)}
+          {words.becauseAndMinutes({ because: sayToday(job.because), minutesValue: sayMinutes(job.minutes) })}
+          {holder && (
+            <Box as="strong" fontWeight="600" color="ink">
+              {words.inHandOf({ name: holder.name, bench: holder.benchName, since: since(holder.at, today, timeZone) })}
+            </Box>
+          )}
         </Box>
       </Box>
       <KeyButton
-        keyName={String(place + 1)}
+        keyName={keyName}
         label={words.open2()}
         look={isChosen ? 'action' : 'outline'}
-        w="124px"
+        w="112px"
         onPress={open}
         aria-describedby={titleId}
       />

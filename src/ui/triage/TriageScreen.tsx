@@ -15,6 +15,7 @@ import { Nothing } from '@/ui/base/Nothing';
 import { Queue } from '@/ui/base/Queue';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { dispositionOrders } from '@/words/say/names';
@@ -51,7 +52,10 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
         <Headline lead={texts.theyBecomeFreeTwoMinutes({ isAll: all.length > 0 ? 'yes' : 'no' })}>
           {all.length > 0 ? texts.lastUnitWithColleagues({ all: all.length }) : texts.allUnitsAreTriaged()}
         </Headline>
-        <KeyButton keyName="u" label={texts.undoLastDecision()} onPress={() => void shop.takeBack()} />
+        <Box display="flex" gap="10px">
+          {all.length === 0 && <NextPlace stage="dock" />}
+          <KeyButton keyName="u" label={texts.undoLastDecision()} onPress={() => void shop.takeBack()} />
+        </Box>
       </Box>
     );
   }

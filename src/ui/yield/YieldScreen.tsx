@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react';
 import type { YieldsView } from '@/services/yields/readYields';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { Section } from '@/ui/base/Section';
 import { DaysChart } from './DaysChart';
 import { DefectChart } from './DefectChart';
@@ -42,7 +43,14 @@ export function YieldScreen({ view }: { readonly view: YieldsView }) {
       </Headline>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1.15fr 1fr' }} gap="36px">
         <Section title={words.goodPartsPer100Sought()} note={words.dotSoFarBar95()}>
-          {yields.length === 0 ? <Nothing>{words.takeDonorApartAndGrade()}</Nothing> : <HarvestChart yields={yields} />}
+          {yields.length === 0 ? (
+            <>
+              <Nothing>{words.takeDonorApartAndGrade()}</Nothing>
+              <NextPlace stage="teardown" />
+            </>
+          ) : (
+            <HarvestChart yields={yields} />
+          )}
         </Section>
         <Box display="grid" gap="28px" alignContent="start">
           <Section

@@ -26,3 +26,4 @@ export const yieldPluckyParcel = () => l`Yield · Plucky Parcel`;
 export const benchPluckyParcel = () => l`Bench · Plucky Parcel`;
 export const signInPluckyParcel = () => l`Sign in · Plucky Parcel`;
 export const rulesPluckyParcel = () => l`House rules · Plucky Parcel`;
+export const peoplePluckyParcel = () => l`People and benches · Plucky Parcel`;

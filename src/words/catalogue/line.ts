@@ -1,5 +1,5 @@
 // Made from words/en/line.json by `npm run words`. Change it there.
-import { l, select } from '@/words/runtime';
+import { l, select, type Text } from '@/words/runtime';
 
 export const findOrScan = () => l`Find or scan`;
 export const theLine = () => l`The line`;
@@ -11,3 +11,13 @@ export const lightTheme = (d: { isResolvedThemeDark: 'yes' | 'no' }) => l`${sele
 export const signOut = () => l`Sign out`;
 export const pluckyParcel = () => l`Plucky Parcel`;
 export const houseRules = () => l`House rules: how this shop works`;
+export const houseRulesShort = () => l`House rules`;
+export const peopleShort = () => l`People and benches`;
+export const theShop = () => l`The shop`;
+export const peopleMenu = () => l`People and benches: who works where`;
+export const goTo = () => l`Go to`;
+export const otherPages = () => l`Other pages`;
+export const signedInAs = (d: { name: Text; role: Text }) => l`Signed in as ${d.name}, ${d.role}`;
+export const todayWhatNeedsMe = () => l`Today: what needs me now`;
+export const skipToContent = () => l`To the content`;
+export const goToStage = (d: { stage: Text }) => l`Go to ${d.stage}`;

@@ -133,3 +133,6 @@ export const whenFitted = (d: { configurations: Text }) => l`fitted: ${d.configu
 export const whenFound = (d: { findings: Text }) => l`found: ${d.findings}`;
 export const thisVersion = () => l`this version`;
 export const modelVersionNamed = (d: { maker: Text; name: Text; version: Text }) => l`${d.maker} ${d.name}, version ${d.version}`;
+export const offered = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`One shipped model is`, "other": l`${number(d.count)} shipped models are` })} not in your library yet`;
+export const offeredNames = (d: { names: Text }) => l`${d.names}. Drawn and checked by us, with invented makers: to work with, or to learn the format from.`;
+export const takeIn = (d: { count: number }) => l`Take ${plural(d.count, 0, { "one": l`it`, "other": l`them` })} in`;

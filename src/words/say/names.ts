@@ -202,6 +202,13 @@ export const roleNames: Readonly<Record<Role, string>> = {
   lead: words.lead(),
 };
 
+/** What each may do. */
+export const roleMays: Readonly<Record<Role, string>> = {
+  viewer: words.viewerMay(),
+  technician: words.technicianMay(),
+  lead: words.leadMay(),
+};
+
 /** What sets a model apart, as people call it. */
 export const featureNames: Readonly<Record<Feature, string>> = {
   'pull-strip': words.featurePullStrip(),

@@ -14,6 +14,7 @@ export const ruleSectionNames: Readonly<Record<RuleSection, string>> = {
 /** What a rule is called, and what it changes. */
 export const ruleWords: Readonly<Record<RuleId, { readonly name: string; readonly says: string }>> = {
   'shop.name': { name: words.shopName(), says: words.shopNameSays() },
+  'shop.address': { name: words.shopAddress(), says: words.shopAddressSays() },
   'shop.currency': { name: words.shopCurrency(), says: words.shopCurrencySays() },
   'shop.language': { name: words.shopLanguage(), says: words.shopLanguageSays() },
   'shop.timeZone': { name: words.shopTimeZone(), says: words.shopTimeZoneSays() },
@@ -30,6 +31,7 @@ export const ruleWords: Readonly<Record<RuleId, { readonly name: string; readonl
   screwsIn: { name: words.screws(), says: words.screwsSays() },
   trayCups: { name: words.cups(), says: words.cupsSays() },
   isRehearsalAsked: { name: words.rehearsal(), says: words.rehearsalSays() },
+  isCertificateAsked: { name: words.certificate(), says: words.certificateSays() },
   roomCelsius: { name: words.room(), says: words.roomSays() },
   'gradeMix.A': { name: words.mix({ grade: 'A' }), says: words.mixSays() },
   'gradeMix.B': { name: words.mix({ grade: 'B' }), says: words.mixSays() },

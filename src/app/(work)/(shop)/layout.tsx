@@ -6,7 +6,7 @@ import { ShopFrame } from '@/ui/line/ShopFrame';
 
 export default async function ShopLayout({ children }: { readonly children: ReactNode }) {
   const person = await guardPage();
-  const line = await readLine(database(), new Date());
+  const line = await readLine(database(), new Date(), person.bench);
   return (
     <ShopFrame person={person} line={line}>
       {children}

@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.todayPluckyParcel() };
 
 export default async function TodayPage() {
-  await guardPage();
-  return <TodayScreen {...await readToday(database())} />;
+  const { id, role } = await guardPage();
+  return <TodayScreen {...await readToday(database(), id, new Date())} role={role} />;
 }

@@ -26,8 +26,8 @@ export function BenchScreen({
   const { model } = view;
   const kind = sheetKindAt(unit.stage);
   const sheet = useMemo(() => (unit.sheet ? sheetOf(model, unit, unit.sheet) : null), [model, unit]);
-  const { parts, ground, leads, timed, unrehearsed } = view;
-  const bench = { unit, model, shop, parts, person, ground, leads, timed, unrehearsed, meanwhile };
+  const { parts, ground, leads, timed, unrehearsed, lacksCertificate } = view;
+  const bench = { unit, model, shop, parts, person, ground, leads, timed, unrehearsed, lacksCertificate, meanwhile };
 
   if (kind && unit.sheet && !unit.sheet.isClosed && sheet?.ok)
     return <RunSheetView {...bench} state={unit.sheet} sheet={sheet.value} />;

@@ -8,6 +8,7 @@ import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Row } from '@/ui/base/Row';
 import { Tag } from '@/ui/base/Tag';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
@@ -37,7 +38,12 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
       >
         {sheets.length === 0 ? words[kind].none : texts.noUnits({ sheets: sheets.length, waits: words[kind].waits })}
       </Headline>
-      {sheets.length === 0 && <Nothing>{texts.nothingToDoHereNow()}</Nothing>}
+      {sheets.length === 0 && (
+        <>
+          <Nothing>{texts.nothingToDoHereNow()}</Nothing>
+          <NextPlace stage={kind === 'teardown' ? 'triage' : 'match'} />
+        </>
+      )}
       <Box as="ul">
         {sheets.map((sheet) => {
           const isChosen = sheet.unit.id === chosen;

@@ -42,6 +42,7 @@ interface StepViewProps {
   readonly policy: LadderPolicy | null;
   /** Operations for certified people that this person has still to rehearse. */
   readonly unrehearsed: readonly string[];
+  readonly lacksCertificate: boolean;
   readonly clock: StepClock;
   readonly onOtherFace: () => void;
   readonly onTorque: (reading: TorqueReading) => void;
@@ -61,6 +62,7 @@ export function StepView({
   news,
   policy,
   unrehearsed,
+  lacksCertificate,
   clock,
   onOtherFace,
   onTorque,
@@ -124,8 +126,13 @@ export function StepView({
       )}
       {step.needsCertificate && (
         <Caution what={words.onlyForCertifiedPeople()}>
-          {words.youHaveNotPassedIts({
-            isOperationId: operation && unrehearsed.includes(operation.id) ? 'yes' : 'no',
+          {words.certifiedOnly({
+            lacking:
+              step.leg === 'out' && lacksCertificate
+                ? 'certificate'
+                : operation && unrehearsed.includes(operation.id)
+                  ? 'rehearsal'
+                  : 'nothing',
           })}
         </Caution>
       )}

@@ -1,0 +1,27 @@
+export const shopChangeKinds = [
+  'person-added',
+  'person-changed',
+  'pin-renewed',
+  'bench-added',
+  'bench-changed',
+] as const;
+export type ShopChangeKind = (typeof shopChangeKinds)[number];
+
+export type FieldValue = string | boolean | null;
+
+/** What a lead changed about a person or a bench: each field with what it was and what it became. */
+export interface ShopChange {
+  readonly kind: ShopChangeKind;
+  /** The person's or the bench's name. */
+  readonly about: string;
+  readonly fields: readonly { readonly field: string; readonly from: FieldValue; readonly to: FieldValue }[];
+}
+
+/** The fields that differ, in the order of the later one. */
+export const changedFields = <K extends string>(
+  before: Readonly<Record<K, FieldValue>>,
+  after: Readonly<Record<K, FieldValue>>,
+): ShopChange['fields'] =>
+  (Object.keys(after) as K[]).flatMap((field) =>
+    before[field] === after[field] ? [] : [{ field, from: before[field], to: after[field] }],
+  );

@@ -1,0 +1,43 @@
+import type { Role } from '@/core/people/roles';
+import type { FieldValue, ShopChange, ShopChangeKind } from '@/core/people/shopChange';
+import * as words from '@/words/catalogue/people';
+import { day, list } from '@/words/format';
+import { roleNames, yesOrNo } from './names';
+
+const heads: Readonly<Record<ShopChangeKind, (said: { readonly about: string }) => string>> = {
+  'person-added': words.personAdded,
+  'person-changed': words.personChanged,
+  'pin-renewed': words.pinRenewed,
+  'bench-added': words.benchAdded,
+  'bench-changed': words.benchChanged,
+};
+
+/** What a lead changed, as a sentence. @param benchName the name of a bench by its id */
+export function sayShopChange({ kind, about, fields }: ShopChange, benchName: (id: string) => string): string {
+  const changes = list(
+    fields.flatMap(({ field, from, to }) => {
+      const names = fieldNames[field];
+      if (!names || (kind.endsWith('-added') && field === 'name')) return [];
+      const said = { field: names, from: sayValue(field, from, benchName), to: sayValue(field, to, benchName) };
+      return [from === null ? words.fieldSet(said) : words.fieldChanged(said)];
+    }),
+  );
+  return words.shopChange({ head: heads[kind]({ about }), changes, hasChanges: changes === '' ? 'no' : 'yes' });
+}
+
+const fieldNames: Readonly<Record<string, string>> = {
+  name: words.fieldName(),
+  role: words.fieldRole(),
+  usualBench: words.fieldBench(),
+  certifiedUntil: words.fieldCertificate(),
+  hasLeft: words.fieldLeft(),
+  isInUse: words.fieldInUse(),
+};
+
+function sayValue(field: string, value: FieldValue, benchName: (id: string) => string): string {
+  if (value === null) return words.fieldNothing();
+  if (typeof value === 'boolean') return value ? yesOrNo.yes : yesOrNo.no;
+  if (field === 'role') return roleNames[value as Role] ?? value;
+  if (field === 'usualBench') return benchName(value);
+  return field === 'certifiedUntil' ? day(value) : value;
+}
