@@ -229,10 +229,12 @@ describe('the first hour of an own shop, with the screens alone', () => {
     const page = await bench.signIn('Aune B.', pins.get('Aune B.'));
     // Shelf: what may lie there is put away.
     await go(page, bench.url, '/shelf');
-    for (let put = 0; put < 40 && (await page.$('main [aria-keyshortcuts="Space"]:not([disabled])')); put += 1) {
-      await press(page, 'space');
+    for (let put = 0; put < 40 && /parts? to put away/.test(await heading(page)); put += 1) {
+      const mayGo = await page.$('main [aria-keyshortcuts="Space"]:not([disabled])');
+      await press(page, mayGo ? 'space' : 'ArrowDown');
       await settled(page);
     }
+    await says(page, /display/);
     // Triage: another telephone of the list shows no picture.
     await go(page, bench.url, '/dock');
     await press(page, 'space');

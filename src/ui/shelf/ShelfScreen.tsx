@@ -81,7 +81,7 @@ export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonl
           {stored.length === 0 ? (
             <>
               <Nothing>{texts.nothingMatchesTryFewerWords({ isWords: words ? 'yes' : 'no' })}</Nothing>
-              {!words && <NextPlace stage="grade" />}
+              {!words && waiting.length === 0 && <NextPlace stage="grade" />}
             </>
           ) : (
             <Table>
