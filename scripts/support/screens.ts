@@ -16,6 +16,8 @@ export const screens = [
   '/prove',
   '/send',
   '/yield',
+  '/history',
+  '/find?q=lantern',
   '/rules',
   '/people',
   '/models',

@@ -29,6 +29,21 @@ const table = {
 
 export type FactType = keyof typeof table;
 
+const typesOf = (facts: Partial<typeof table>) => Object.keys(facts) as readonly FactType[];
+
+/** The kinds of fact by what they are about, as somebody asks for them. */
+export const factKinds = {
+  dock: typesOf(dockFacts),
+  triage: typesOf(triageFacts),
+  bench: [...typesOf(sheetFacts), ...typesOf(stepFacts)],
+  parts: typesOf(partFacts),
+  match: typesOf(matchFacts),
+  sale: typesOf(proofFacts),
+  undone: ['undone'],
+} as const satisfies Readonly<Record<string, readonly FactType[]>>;
+
+export type FactKind = keyof typeof factKinds;
+
 /** What each fact says. */
 export type Payloads = { [T in FactType]: (typeof table)[T] extends FactDefinition<infer P> ? P : never };
 

@@ -3,6 +3,7 @@ import type { Fact, FactType, RecordedFact } from '@/core/shop/facts';
 import type { Change } from '@/core/shop/world';
 import { takeNumbers } from '@/data/counters';
 import type { FactRow } from '@/data/rows';
+import { narrow, type FactFilter } from './factFilter';
 
 export function toRecordedFact<T extends FactType>(row: FactRow<T>): RecordedFact<T> {
   return {
@@ -31,8 +32,14 @@ export async function factsAfter(db: Knex, position: number, limit: number): Pro
   return (await factRowsAfter(db, position, limit)).map((row) => toRecordedFact(row));
 }
 
-export async function factRowsAfter(db: Knex, position: number, limit: number): Promise<readonly FactRow[]> {
-  return (await db('facts').where('position', '>', position).orderBy('position').limit(limit)) as FactRow[];
+export async function factRowsAfter(
+  db: Knex,
+  position: number,
+  limit: number,
+  filter: FactFilter = {},
+): Promise<readonly FactRow[]> {
+  const query = db('facts as e').where('e.position', '>', position).orderBy('e.position').limit(limit).select('e.*');
+  return (await narrow(query, filter)) as FactRow[];
 }
 
 /** Who said the last fact about a thing, and at which bench. */

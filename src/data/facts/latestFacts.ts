@@ -1,13 +1,17 @@
 import type { Knex } from 'knex';
 import type { FactType, Payloads } from '@/core/shop/facts';
+import { narrow, type FactFilter } from './factFilter';
 
 interface ListedColumns {
   readonly id: string;
   readonly position: number;
   readonly person: string;
+  /** Name of the bench; its id where there is no such bench any more. */
   readonly bench: string;
   readonly at: string;
+  /** Tag of its part, else of its unit. */
   readonly tag: string | null;
+  readonly parcel: { readonly id: string; readonly code: string } | null;
   readonly isUndone: boolean;
   /** The model version its unit stands at, by which its ids are named. */
   readonly modelId: string | null;
@@ -19,18 +23,21 @@ export type ListedFact = {
   [T in FactType]: ListedColumns & { readonly type: T; readonly payload: Payloads[T] };
 }[FactType];
 
-type ListedRow = ListedFact & { at: Date; undo: string | null; person: string | null };
+type ListedRow = ListedFact & {
+  readonly at: Date;
+  readonly undo: string | null;
+  readonly parcelId: string | null;
+  readonly parcelCode: string | null;
+};
 
-/** The newest facts, of the whole shop or about one unit or part, newest first. */
-export async function latestFacts(
-  db: Knex,
-  limit: number,
-  about?: { readonly unitId?: string; readonly partId?: string },
-): Promise<readonly ListedFact[]> {
+/** The newest facts that answer, newest first. */
+export async function latestFacts(db: Knex, limit: number, filter: FactFilter = {}): Promise<readonly ListedFact[]> {
   const query = db('facts as e')
     .leftJoin('people as p', 'p.id', 'e.person_id')
+    .leftJoin('benches as b', 'b.id', 'e.bench')
     .leftJoin('units as u', 'u.id', 'e.unit_id')
     .leftJoin('parts as t', 't.id', 'e.part_id')
+    .leftJoin('parcels as l', 'l.id', 'e.parcel_id')
     .leftJoin('facts as undo', 'undo.undoes', 'e.id')
     .orderBy('e.position', 'desc')
     .limit(limit)
@@ -38,27 +45,23 @@ export async function latestFacts(
       id: 'e.id',
       position: 'e.position',
       type: 'e.type',
-      person: 'p.name',
-      bench: 'e.bench',
       at: 'e.client_at',
       payload: 'e.payload',
       undo: 'undo.id',
       modelId: 'e.model_id',
       modelVersion: 'u.model_version',
+      parcelId: 'l.id',
+      parcelCode: 'l.code',
     })
-    .select({ tag: db.raw('coalesce(t.tag, u.tag)') });
-  if (about?.partId)
-    query.where((either) =>
-      either
-        .where('e.part_id', about.partId as string)
-        .orWhereRaw(`json_search(e.payload, 'one', ?) is not null`, [about.partId as string]),
-    );
-  else if (about?.unitId) query.where({ 'e.unit_id': about.unitId });
-  else query.whereNotIn('e.type', ['lines-expected']);
-  const rows = (await query) as ListedRow[];
-  return rows.map(({ undo, at, person, ...row }) => ({
+    .select({
+      tag: db.raw('coalesce(t.tag, u.tag)'),
+      person: db.raw(`coalesce(p.name, '')`),
+      bench: db.raw('coalesce(b.name, e.bench)'),
+    });
+  const rows = (await narrow(query, filter)) as ListedRow[];
+  return rows.map(({ undo, at, parcelId, parcelCode, ...row }) => ({
     ...row,
-    person: person ?? '',
+    parcel: parcelId !== null && parcelCode !== null ? { id: parcelId, code: parcelCode } : null,
     at: at.toISOString(),
     isUndone: undo !== null,
   }));

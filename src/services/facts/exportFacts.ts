@@ -1,6 +1,9 @@
 import { stringify } from 'csv-stringify/sync';
 import type { Knex } from 'knex';
+import type { HistoryQuery } from '@/core/shop/historyQuery';
+import { filterOf } from '@/data/facts/factFilter';
 import { factRowsAfter } from '@/data/facts/factRepository';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 
 const columns = [
   'position',
@@ -20,10 +23,11 @@ const columns = [
 const chunk = 500;
 
 /** The log as CSV text, some lines at a time. A list that was read counts as one fact; its lines are in the payload. */
-export async function* exportFacts(db: Knex): AsyncGenerator<string, undefined> {
+export async function* exportFacts(db: Knex, query: HistoryQuery = {}): AsyncGenerator<string, undefined> {
+  const filter = filterOf(query, (await currentRules(db)).shop.timeZone);
   yield stringify([columns]);
   for (let after = 0; ;) {
-    const rows = await factRowsAfter(db, after, chunk);
+    const rows = await factRowsAfter(db, after, chunk, filter);
     if (rows.length === 0) return undefined;
     after = rows.at(-1)?.position ?? after;
     yield stringify(

@@ -26,6 +26,7 @@ const stages: readonly Place[] = lineStages.map((stage, at) => ({
 const pages: readonly Place[] = [
   { keyName: 't', path: '/', name: words.todayWhatNeedsMe() },
   { keyName: 'y', path: '/yield', name: words.yieldWherePartsTimeAnd() },
+  { keyName: 'h', path: '/history', name: words.historyWhatHappened() },
   { keyName: 'm', path: '/models', name: words.modelsHowEachOneComes() },
 ];
 

@@ -13,18 +13,11 @@ import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { PhotoStrip } from '@/ui/photos/PhotoStrip';
 import { FactList } from '@/ui/today/FactList';
-import { apartNames, findingNames, partStateNames, placeNames, stageNames, testNames } from '@/words/say/names';
+import { findingNames, partStateNames, placeNames, sayStage, testNames } from '@/words/say/names';
 import type { DeviceTest } from '@/core/procedure/vocabulary';
 import * as words from '@/words/catalogue/things';
 
 /** What a scanned tag stands for: what it is, where it is, what to do with it, and all that happened to it. */
-/** “at Teardown” while it waits or is worked on there, “sent” and “kept apart: …” once it is. */
-const sayWhere = ({ stage, apartPlace }: Unit): string => {
-  const name = stageNames[stage];
-  if (stage === 'kept-apart') return `${name}: ${apartPlace ? apartNames[apartPlace] : ''}`;
-  return ['triage', 'teardown', 'match', 'rebuild', 'prove'].includes(stage) ? words.at({ stage: name }) : name;
-};
-
 export function ThingScreen({ thing }: { readonly thing: ThingView }) {
   const router = useRouter();
   if (thing.kind === 'shipment') {
@@ -120,7 +113,7 @@ function UnitFacts({
           notOnItsList: unit.lineNo ? words.line({ lineNo: unit.lineNo }) : words.notOnItsList(),
         })}
       >
-        {words.is({ tag: unit.tag, unit: sayWhere(unit) })}
+        {words.is({ tag: unit.tag, unit: sayStage(unit) })}
       </Headline>
       <Facts
         facts={[

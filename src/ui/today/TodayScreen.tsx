@@ -1,5 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { Job } from '@/core/flow/planToday';
 import { latelyDays, type StageFlow } from '@/core/flow/slowestStage';
@@ -73,7 +74,17 @@ export function TodayScreen({
             <ParcelStrip key={progress.parcel.id} {...progress} />
           ))}
         </Section>
-        <Section title={words.justNow()} note={words.atAllBenches()} mt="24px">
+        <Section
+          title={words.justNow()}
+          note={
+            <Link href="/history" prefetch={false}>
+              <Box as="span" color="action" textDecoration="underline">
+                {words.wholeHistory()}
+              </Box>
+            </Link>
+          }
+          mt="24px"
+        >
           <FactList facts={facts} />
         </Section>
       </Box>

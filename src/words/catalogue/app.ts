@@ -27,3 +27,5 @@ export const benchPluckyParcel = () => l`Bench · Plucky Parcel`;
 export const signInPluckyParcel = () => l`Sign in · Plucky Parcel`;
 export const rulesPluckyParcel = () => l`House rules · Plucky Parcel`;
 export const peoplePluckyParcel = () => l`People and benches · Plucky Parcel`;
+export const findPluckyParcel = () => l`Find · Plucky Parcel`;
+export const historyPluckyParcel = () => l`History · Plucky Parcel`;

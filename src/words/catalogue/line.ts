@@ -21,3 +21,4 @@ export const signedInAs = (d: { name: Text; role: Text }) => l`Signed in as ${d.
 export const todayWhatNeedsMe = () => l`Today: what needs me now`;
 export const skipToContent = () => l`To the content`;
 export const goToStage = (d: { stage: Text }) => l`Go to ${d.stage}`;
+export const historyWhatHappened = () => l`History: what happened, by whom`;

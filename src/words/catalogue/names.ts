@@ -190,3 +190,5 @@ export const no = () => l`no`;
 export const resultSound = () => l`OK`;
 export const resultFault = () => l`failed`;
 export const resultNotTested = () => l`not tested`;
+export const apartAt = (d: { name: Text; place: Text }) => l`${d.name}: ${d.place}`;
+export const atStage = (d: { name: Text }) => l`at ${d.name}`;

@@ -37,6 +37,5 @@ export const send = () => l`Send`;
 export const grade = () => l`Grade`;
 export const putAway = () => l`Put away`;
 export const noSuchTag = () => l`No such tag`;
-export const at = (d: { stage: Text }) => l`at ${d.stage}`;
 export const none = () => l`none`;
 export const noneNoted = () => l`none noted`;

@@ -22,6 +22,7 @@ import type {
   SlotKind,
   TestResult,
 } from '@/core/procedure/vocabulary';
+import type { Unit } from '@/core/entities/entities';
 import type { Role } from '@/core/people/roles';
 import * as words from '@/words/catalogue/names';
 
@@ -293,3 +294,10 @@ export const slotKindNames: Readonly<Record<SlotKind, string>> = {
 };
 
 export const yesOrNo = { no: words.no(), yes: words.yes() } as const;
+
+/** Where a unit is: “at Teardown” while it waits or is worked on there, “sent” and “kept apart: …” once it is. */
+export function sayStage({ stage, apartPlace }: Pick<Unit, 'stage' | 'apartPlace'>): string {
+  const name = stageNames[stage];
+  if (stage === 'kept-apart') return words.apartAt({ name, place: apartPlace ? apartNames[apartPlace] : '' });
+  return ['triage', 'teardown', 'match', 'rebuild', 'prove'].includes(stage) ? words.atStage({ name }) : name;
+}

@@ -1,10 +1,13 @@
-import { guardRoute } from '@/app/access';
+import { answerRefusal, guardRoute } from '@/app/access';
 import { database } from '@/data/connection';
+import { parseHistory } from '@/dto/facts/HistoryDto';
 import { exportFacts } from '@/services/facts/exportFacts';
 
-/** Every fact as CSV, in order, so that anybody can count again what the screens say. */
-export const GET = guardRoute('viewer', async () => {
-  const lines = exportFacts(database());
+/** The facts that are asked for, else every one, as CSV and in order, so that anybody can count again what the screens say. */
+export const GET = guardRoute('viewer', async (request) => {
+  const asked = parseHistory(Object.fromEntries(request.nextUrl.searchParams));
+  if (!asked.ok) return answerRefusal(asked, 400);
+  const lines = exportFacts(database(), asked.value);
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({
     async pull(controller) {

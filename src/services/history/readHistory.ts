@@ -1,0 +1,46 @@
+import type { Knex } from 'knex';
+import type { WorkBench } from '@/core/people/benches';
+import type { HistoryQuery } from '@/core/shop/historyQuery';
+import { withNames, type Named } from '@/core/shop/namedIn';
+import { shopDay } from '@/core/shared/shopDay';
+import { filterOf } from '@/data/facts/factFilter';
+import { latestFacts, type ListedFact } from '@/data/facts/latestFacts';
+import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { listBenches } from '@/data/people/benchRepository';
+import { listMembers } from '@/data/people/peopleRepository';
+import { currentRules } from '@/data/rules/houseRulesRepository';
+
+export interface HistoryFact {
+  readonly fact: Named<ListedFact>;
+  /** The shop's day on which it happened, ISO. */
+  readonly day: string;
+}
+
+export interface HistoryView {
+  readonly query: HistoryQuery;
+  readonly facts: readonly HistoryFact[];
+  /** Where the next page begins; null when this is the last. */
+  readonly next: number | null;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly benches: readonly WorkBench[];
+  /** The shop's day, ISO. */
+  readonly today: string;
+}
+
+const pageRows = 60;
+
+/** One page of what happened, newest first. */
+export async function readHistory(db: Knex, query: HistoryQuery, now: Date): Promise<HistoryView> {
+  const [{ shop }, people, benches] = await Promise.all([currentRules(db), listMembers(db), listBenches(db)]);
+  const facts = await latestFacts(db, pageRows + 1, filterOf(query, shop.timeZone));
+  const shown = facts.slice(0, pageRows);
+  const named = withNames(shown, await modelsOfUnits(db, shown));
+  return {
+    query,
+    facts: named.map((fact) => ({ fact, day: shopDay(fact.at, shop.timeZone) })),
+    next: facts.length > pageRows ? (shown.at(-1)?.position ?? null) : null,
+    people: people.map(({ id, name }) => ({ id, name })),
+    benches,
+    today: shopDay(now.getTime(), shop.timeZone),
+  };
+}

@@ -1,0 +1,30 @@
+// Made from words/en/find.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { number } from '@/words/format';
+
+export const units = () => l`Units`;
+export const parts = () => l`Parts`;
+export const lines = () => l`Still in the box`;
+export const parcels = () => l`Parcels`;
+export const models = () => l`Models`;
+export const steps = () => l`Steps`;
+export const people = () => l`People`;
+export const shipments = () => l`Shipments`;
+export const notIdentified = () => l`not identified yet`;
+export const unitSays = (d: { model: Text; where: Text; hasSerial: 'yes' | 'no'; serial: Text }) => l`${d.model}, ${d.where}${select(d.hasSerial, { "yes": l`, serial ${d.serial}`, "other": l`` })}`;
+export const partSays = (d: { name: Text; hasGrade: 'yes' | 'no'; grade: Text; where: Text }) => l`${d.name}${select(d.hasGrade, { "yes": l`, ${d.grade}`, "other": l`` })}, ${d.where}`;
+export const inBin = (d: { bin: Text }) => l`bin ${d.bin}`;
+export const lineSays = (d: { what: Text; line: Text; parcel: Text }) => l`${d.what}, line ${d.line} of ${d.parcel}`;
+export const modelSays = () => l`how it comes apart`;
+export const personSays = () => l`what they did`;
+export const shipmentSays = (d: { recipient: Text }) => l`to ${d.recipient}`;
+export const groupTotal = (d: { name: Text; total: Text }) => l`${d.name}: ${d.total}`;
+export const suggestions = () => l`Found so far`;
+export const nothingYet = () => l`Nothing answers these words. Try fewer letters.`;
+export const enterShowsAll = () => l`Arrows choose, Enter opens; Enter without a choice shows everything.`;
+export const openChosen = () => l`Open`;
+export const found = (d: { total: number; text: Text }) => l`${plural(d.total, 0, { "one": l`One thing answers`, "other": l`${number(d.total)} things answer` })} “${d.text}”`;
+export const foundNothing = (d: { text: Text }) => l`Nothing answers “${d.text}”`;
+export const foundNothingSays = () => l`Try fewer words or letters: a tag, a serial, a part, a model, a supplier, a person.`;
+export const foundLead = () => l`Every word counts: “display lantern A” finds displays of that model at grade A.`;
+export const firstOf = (d: { shown: Text; total: Text }) => l`the first ${d.shown} of ${d.total}`;
