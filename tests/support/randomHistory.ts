@@ -87,6 +87,16 @@ export class RandomHistory {
       return { type: 'cost-spread', subjectId: parcel.id, payload: { rule: this.chance.pick(costRules) } };
     if (this.chance.happens(0.1))
       return { type: 'parcel-counted', subjectId: parcel.id, payload: { isCounted: this.chance.happens(0.5) } };
+    if (this.chance.happens(0.05)) return { type: 'parcel-removed', subjectId: parcel.id, payload: {} };
+    if (this.chance.happens(0.05)) {
+      const { code, supplier, transportCents, receivedOn } = parcel;
+      const pricePaidCents = Math.ceil(this.chance.between(1, 5000));
+      return {
+        type: 'parcel-corrected',
+        subjectId: parcel.id,
+        payload: { code, supplier, pricePaidCents, transportCents, receivedOn },
+      };
+    }
     if (parcel.lineCount < 20 && this.chance.happens(0.3)) {
       const lines = [1, 2, 3].map((at) => ({
         lineNo: parcel.lineCount + at,
@@ -106,6 +116,8 @@ export class RandomHistory {
     const { chance } = this;
     if (part.place === 'grade')
       return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part.category, chance) } };
+    if (part.place === 'shelf' && chance.happens(0.1))
+      return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part.category, chance) } };
     if (part.place === 'to-shelve' || chance.happens(0.9))
       return { type: 'part-shelved', subjectId: part.id, payload: { bin: `A0${Math.ceil(chance.between(0.1, 9))}` } };
     return { type: 'part-scrapped', subjectId: part.id, payload: { because: 'test' } };
@@ -114,6 +126,8 @@ export class RandomHistory {
   private unit(unit: Unit, parts: readonly Part[]): Draft {
     const { chance } = this;
     const subjectId = unit.id;
+    if (chance.happens(0.02)) return { type: 'unit-recalled', subjectId, payload: { because: 'test' } };
+    if (unit.stage === 'send' && chance.happens(0.2)) return { type: 'release-withdrawn', subjectId, payload: {} };
     const model = this.models.find(({ id }) => id === unit.modelId);
     if (!model) {
       const chosen = chance.pick(this.models);

@@ -17,6 +17,12 @@ export type UnitStage = (typeof unitStages)[number];
 export const partPlaces = ['grade', 'to-shelve', 'shelf', 'assigned', 'fitted', 'scrap', 'hazard'] as const;
 export type PartPlace = (typeof partPlaces)[number];
 
+/** Where a part may lie that is graded again. */
+export const gradedAgainAt: readonly PartPlace[] = ['to-shelve', 'shelf', 'scrap'];
+
+/** Where a unit may stand that goes back to Triage. */
+export const recalledFrom: readonly UnitStage[] = ['teardown', 'match', 'rebuild', 'prove', 'send', 'recycled'];
+
 /** How a part came free. */
 export const partStates = ['sound', 'suspect', 'broken-before', 'broken-by-us', 'missing'] as const;
 export type PartState = (typeof partStates)[number];

@@ -314,6 +314,9 @@ export interface MessageValues<Piece> {
   'refusals.notJpeg': Readonly<Record<never, never>>;
   'refusals.rowsMost': { rows: number };
   'refusals.logChanged': Readonly<Record<never, never>>;
+  'refusals.standsOnIt': { tag: Piece; hasName: 'yes' | 'no'; by: Piece };
+  'refusals.notEmpty': { count: number; code: Piece };
+  'refusals.hasBegun': { what: string; tag: Piece };
   'rehearsal.whatNext': Readonly<Record<never, never>>;
   'rehearsal.whatWaitsFor': Readonly<Record<never, never>>;
   'rehearsal.first': { title: Piece };

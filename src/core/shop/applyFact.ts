@@ -1,6 +1,6 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { definitions, type Fact, type FactType } from './facts';
-import type { Change, World } from './world';
+import { nameOf, type Change, type World } from './world';
 
 /**
  * What a fact changes. The same function runs in the browser (at once) and on the server (for good).
@@ -29,6 +29,3 @@ function stamp(change: Change, factId: string): Change {
   const after = { ...change.after, version: (change.before?.version ?? 0) + 1, lastFactId: factId };
   return { ...change, after } as Change;
 }
-
-const nameOf = (subject: object): string =>
-  'tag' in subject ? String(subject.tag) : 'code' in subject ? String(subject.code) : 'this';

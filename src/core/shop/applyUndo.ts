@@ -1,7 +1,7 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
-import type { EntityKind } from '../entities/entities';
+import type { Entities, EntityKind } from '../entities/entities';
 import type { Said } from './define';
-import type { Change, World } from './world';
+import { nameOf, type Change, type World } from './world';
 
 /**
  * Takes a fact back by restoring what each thing it touched was before. The log keeps both facts.
@@ -9,7 +9,8 @@ import type { Change, World } from './world';
  * Possible while nothing newer has touched any of them: the last fact of each must be the one taken back. Versions go on
  * counting up, so that a page that saw the undone state is refused as stale.
  *
- * @refuses 'not-found' for an unknown fact; 'undo-too-late' when it was taken back already or something newer stands on it
+ * @refuses 'not-found' for an unknown fact; 'undo-too-late' when it was taken back already; 'stands-on-it' when something
+ *   newer does
  */
 export function applyUndo(world: World, fact: Said<{ readonly factId: string }>): Outcome<readonly Change[]> {
   const recorded = world.findRecorded(fact.payload.factId);
@@ -18,8 +19,9 @@ export function applyUndo(world: World, fact: Said<{ readonly factId: string }>)
   const changes: Change[] = [];
   for (const { kind, id, before } of recorded.touched) {
     const now = world.find(kind, id);
-    if (!now || now.lastFactId !== fact.payload.factId) return refuse('undo-too-late');
-    if (before === null && hasUnits(world, kind, id)) return refuse('undo-too-late');
+    if (!now) return refuse('undo-too-late');
+    if (now.lastFactId !== fact.payload.factId || (before === null && hasUnits(world, kind, id)))
+      return refuse('stands-on-it', standsOn(world, now));
     changes.push({ kind, id, before: now, after: before && { ...before, version: now.version + 1 } } as Change);
   }
   return accept(changes);
@@ -31,4 +33,10 @@ function hasUnits(world: World, kind: EntityKind, id: string): boolean {
   if (kind !== 'line') return false;
   const line = world.find('line', id);
   return line !== undefined && world.findUnitByLine(line.parcelId, line.lineNo) !== undefined;
+}
+
+/** What stands in the way, by the name people know: a line of a list by its parcel. */
+function standsOn(world: World, thing: Entities[EntityKind]): { readonly tag: string; readonly id: string } {
+  const known = 'parcelId' in thing && !('tag' in thing) ? world.find('parcel', thing.parcelId) : thing;
+  return { tag: nameOf(known ?? thing), id: (known ?? thing).id };
 }

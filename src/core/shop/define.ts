@@ -38,6 +38,8 @@ export interface Involves {
   readonly serial?: string;
   readonly line?: { readonly parcelId: string; readonly lineNo: number };
   readonly model?: { readonly modelId: string; readonly modelVersion: number };
+  /** Whether all that lies in the subject, a parcel, is looked at: its list, and whether units were tagged. */
+  readonly needsContents?: boolean;
   readonly undoes?: string;
   /** Units that wait on fixtures. */
   readonly needsTimers?: boolean;

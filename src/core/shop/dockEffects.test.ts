@@ -113,7 +113,7 @@ describe('taking back at the dock', () => {
     const bench = new TestBench();
     bench.act('parcel-made', 'p', made, { id: 'made' });
     bench.act('unit-tagged', 'u', { parcelId: 'p', lineNo: null }, { id: 'tagged' });
-    expect(undo(bench, 'made')).toEqual({ reason: 'undo-too-late', values: {} });
+    expect(undo(bench, 'made')).toEqual({ reason: 'stands-on-it', values: { tag: made.code, id: 'p' } });
     expect(undo(bench, 'tagged')).toBe('ok');
     expect(bench.world.find('unit', 'u')).toBeUndefined();
     expect(undo(bench, 'made')).toBe('ok');
@@ -125,7 +125,7 @@ describe('taking back at the dock', () => {
     const bench = withParcel();
     bench.act('lines-expected', 'p', { fileName: 'a.csv', lines: [line(1), line(2)] }, { id: 'list' });
     bench.act('unit-tagged', 'u', { parcelId: 'p', lineNo: 2 }, { id: 'tagged' });
-    expect(undo(bench, 'list')).toEqual({ reason: 'undo-too-late', values: {} });
+    expect(undo(bench, 'list')).toEqual({ reason: 'stands-on-it', values: { tag: made.code, id: 'p' } });
     expect(undo(bench, 'tagged')).toBe('ok');
     expect(undo(bench, 'list')).toBe('ok');
     expect(bench.world.find('line', 'p/1')).toBeUndefined();

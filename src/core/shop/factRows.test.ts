@@ -40,9 +40,11 @@ const stagesOf: Readonly<Partial<Record<PostedFactType, readonly UnitStage[]>>> 
   'unit-proven': ['prove'],
   'unit-reworked': ['prove'],
   'unit-sent': ['send'],
+  'unit-recalled': ['teardown', 'match', 'rebuild', 'prove', 'send', 'recycled'],
+  'release-withdrawn': ['send'],
 };
 const placesOf: Readonly<Partial<Record<PostedFactType, readonly PartPlace[]>>> = {
-  'part-graded': ['grade', 'to-shelve'],
+  'part-graded': ['grade', 'to-shelve', 'shelf', 'scrap'],
   'part-shelved': ['to-shelve', 'shelf'],
   'part-scrapped': ['grade', 'to-shelve', 'shelf'],
 };
@@ -108,7 +110,14 @@ describe('who may say what, told a second time', () => {
 
   test('what a fact is about, and which make it', () => {
     const of = (kind: string | null) => factTypes.filter((type) => definitions[type].subject === kind).sort();
-    expect(of('parcel')).toEqual(['cost-spread', 'lines-expected', 'parcel-counted', 'parcel-made']);
+    expect(of('parcel')).toEqual([
+      'cost-spread',
+      'lines-expected',
+      'parcel-corrected',
+      'parcel-counted',
+      'parcel-made',
+      'parcel-removed',
+    ]);
     expect(of('unit')).toEqual([...Object.keys(stagesOf), 'unit-tagged', 'note-written'].sort());
     expect(of('part')).toEqual(Object.keys(placesOf).sort());
     expect(of(null)).toEqual(['undone']);

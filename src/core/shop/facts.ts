@@ -2,6 +2,7 @@ import { applyUndo } from './applyUndo';
 import { define, type FactDefinition, type Said } from './define';
 import { dockFacts } from './facts/dockFacts';
 import { matchFacts } from './facts/matchFacts';
+import { mendFacts } from './facts/mendFacts';
 import { partFacts } from './facts/partFacts';
 import { proofFacts } from './facts/proofFacts';
 import { sheetFacts } from './facts/sheetFacts';
@@ -18,6 +19,7 @@ const table = {
   ...partFacts,
   ...matchFacts,
   ...proofFacts,
+  ...mendFacts,
   undone: define<{ readonly factId: string }>({
     subject: null,
     saidBy: 'technician',
@@ -39,7 +41,7 @@ export const factKinds = {
   parts: typesOf(partFacts),
   match: typesOf(matchFacts),
   sale: typesOf(proofFacts),
-  undone: ['undone'],
+  mended: [...typesOf(mendFacts), 'undone'],
 } as const satisfies Readonly<Record<string, readonly FactType[]>>;
 
 export type FactKind = keyof typeof factKinds;

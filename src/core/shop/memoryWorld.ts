@@ -1,7 +1,7 @@
 import type { HouseRules } from '@/core/shared/houseRules';
 import { plainSerial } from '@/core/shared/serials';
 import { modelAmong, type Model } from '@/core/procedure/model';
-import type { Entities, EntityKind, Unit } from '../entities/entities';
+import type { Entities, EntityKind, ParcelLine, Unit } from '../entities/entities';
 import type { Fact } from './facts';
 import type { Change, Touched, World } from './world';
 
@@ -41,6 +41,10 @@ export class MemoryWorld implements World {
 
   countUnits(parcelId: string): number {
     return this.units().filter((unit) => unit.parcelId === parcelId).length;
+  }
+
+  linesOf(parcelId: string): readonly ParcelLine[] {
+    return [...this.tables.line.values()].filter((line) => line.parcelId === parcelId);
   }
 
   findUnitByLine(parcelId: string, lineNo: number): Unit | undefined {

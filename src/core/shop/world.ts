@@ -1,6 +1,6 @@
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Model } from '@/core/procedure/model';
-import type { Entities, EntityKind, Part, Unit } from '../entities/entities';
+import type { Entities, EntityKind, ParcelLine, Part, Unit } from '../entities/entities';
 
 /** What an entity was before a fact, so that taking it back restores exactly that. */
 export interface Touched<K extends EntityKind = EntityKind> {
@@ -20,6 +20,8 @@ export interface World {
   findRules(version: number): HouseRules | undefined;
   /** Units already tagged in a parcel. */
   countUnits(parcelId: string): number;
+  /** The list of a parcel, as far as it is known here; the server knows all of it when a fact involves it. */
+  linesOf(parcelId: string): readonly ParcelLine[];
   findUnitByLine(parcelId: string, lineNo: number): Unit | undefined;
   /** A unit of the shop with this serial that has not been sent. */
   findUnitBySerial(serial: string): Unit | undefined;
@@ -44,3 +46,7 @@ export type Change = {
 
 export const unitChange = (before: Unit | null, after: Unit): Change => ({ kind: 'unit', id: after.id, before, after });
 export const partChange = (before: Part | null, after: Part): Change => ({ kind: 'part', id: after.id, before, after });
+
+/** What people call a thing: its tag, or a parcel's name. */
+export const nameOf = (thing: Entities[EntityKind]): string =>
+  'tag' in thing ? thing.tag : 'code' in thing ? thing.code : String(thing.lineNo);

@@ -8,6 +8,7 @@ import { reportedLost } from '@/data/triage/lostSerials';
 import { MemoryWorld } from '@/core/shop/memoryWorld';
 import { findModel } from '@/data/models/modelRepository';
 import { toPart } from '@/data/parts/partRows';
+import { linesOfParcel } from '@/data/parcels/parcelRepository';
 import { toParcel } from '@/data/parcels/parcelRows';
 import { currentRules, findRules } from '@/data/rules/houseRulesRepository';
 import type { FactRow, ParcelRow, PartRow, UnitRow } from '@/data/rows';
@@ -20,7 +21,8 @@ const mostUnits = 20_000;
 
 /** Loads and locks what a fact involves, so that the core can judge it. */
 export async function loadWorld(trx: Knex, fact: Fact): Promise<MemoryWorld> {
-  const { keys, parcelCode, serial, line, model, undoes, needsTimers, needsLostReports } = involved(fact);
+  const { keys, parcelCode, serial, line, model, undoes, needsContents, needsTimers, needsLostReports } =
+    involved(fact);
   const recorded = undoes === undefined ? undefined : await findTouched(trx, undoes);
   const wanted = [...keys, ...(recorded?.touched ?? [])];
 
@@ -34,11 +36,14 @@ export async function loadWorld(trx: Knex, fact: Fact): Promise<MemoryWorld> {
   // Enough to answer the world's questions about others: one unit with that line, serial or parcel settles each.
   if (line) units.push(...(await unitsWhere(trx, { parcel_id: line.parcelId, line_no: line.lineNo })));
   if (serial) units.push(...(await unitsWhere(trx, { serial })));
-  if (recorded) for (const { id } of found.parcel) units.push(...(await unitsWhere(trx, { parcel_id: id }, mostUnits)));
+  if (recorded || needsContents)
+    for (const { id } of found.parcel) units.push(...(await unitsWhere(trx, { parcel_id: id }, mostUnits)));
 
   const world = new MemoryWorld(await modelsFor(trx, found.unit, model), await rulesFor(trx, fact.rulesVersion));
   for (const parcel of found.parcel) world.put('parcel', parcel);
   for (const entry of found.line) world.put('line', entry);
+  if (needsContents)
+    for (const { id } of found.parcel) for (const entry of await linesOfParcel(trx, id)) world.put('line', entry);
   for (const unit of units) world.put('unit', unit);
   for (const part of found.part) world.put('part', part);
   if (parcelCode) {

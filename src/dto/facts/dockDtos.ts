@@ -39,6 +39,8 @@ export class ParcelMadeDto implements Omit<Payloads['parcel-made'], never> {
   receivedOn!: string;
 }
 
+export class ParcelCorrectedDto extends ParcelMadeDto implements Omit<Payloads['parcel-corrected'], never> {}
+
 export class CostSpreadDto implements Omit<Payloads['cost-spread'], never> {
   @IsIn(costRules)
   rule!: CostRule;

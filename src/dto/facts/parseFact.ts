@@ -3,7 +3,15 @@ import { IsIn, IsInt, IsISO8601, IsObject, IsOptional, IsUUID, Min, ValidateIf }
 import { definitions, factTypes, type Fact, type FactType, type Payloads } from '@/core/shop/facts';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { parseDto } from '@/dto/parseDto';
-import { CostSpreadDto, NothingDto, ParcelCountedDto, ParcelMadeDto, UndoneDto, UnitTaggedDto } from './dockDtos';
+import {
+  CostSpreadDto,
+  NothingDto,
+  ParcelCorrectedDto,
+  ParcelCountedDto,
+  ParcelMadeDto,
+  UndoneDto,
+  UnitTaggedDto,
+} from './dockDtos';
 import {
   PartAssignedDto,
   PartGradedDto,
@@ -72,6 +80,10 @@ class EnvelopeDto implements Omit<Fact, 'payload'> {
 export const requestClasses: { readonly [T in FactType]: (new () => Payloads[T]) | null } = {
   'lines-expected': null,
   'parcel-made': ParcelMadeDto,
+  'parcel-corrected': ParcelCorrectedDto,
+  'parcel-removed': NothingDto,
+  'unit-recalled': BecauseDto,
+  'release-withdrawn': NothingDto,
   'cost-spread': CostSpreadDto,
   'parcel-counted': ParcelCountedDto,
   'unit-tagged': UnitTaggedDto,

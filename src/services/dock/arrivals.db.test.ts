@@ -130,7 +130,7 @@ test('a parcel cannot be taken back while a unit of it is in triage; after that 
   const tagging = await act('unit-tagged', unitId, { parcelId, lineNo: null });
   await act('unit-identified', unitId, identity('E-1'));
   const refused = await attempt('undone', parcelId, { factId: made });
-  expect(refused.outcome).toMatchObject({ ok: false, refusal: { reason: 'undo-too-late' } });
+  expect(refused.outcome).toMatchObject({ ok: false, refusal: { reason: 'stands-on-it' } });
   expect(await scratch.db('units').where({ id: unitId })).toHaveLength(1);
   const last = (await scratch.db('facts').where({ subject_id: unitId, type: 'unit-identified' }).first('id')) as {
     id: string;

@@ -173,7 +173,7 @@ describe('recordFact', () => {
     const tag = makeFact('unit-tagged', unit, { parcelId: id, lineNo: 17 });
     await record(tag);
     expect(await record(makeFact('undone', id, { factId: fact.id }))).toMatchObject({
-      refusal: { reason: 'undo-too-late' },
+      refusal: { reason: 'stands-on-it' },
     });
     await record(makeFact('undone', unit, { factId: tag.id }));
     expect(await record(makeFact('undone', id, { factId: fact.id }))).toMatchObject({ ok: true });

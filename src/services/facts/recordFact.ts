@@ -125,8 +125,8 @@ async function repeat(db: Knex, fact: RecordedFact): Promise<Acknowledged> {
 
 /** Says who changed a thing that somebody else acted on. */
 async function nameTheOther(db: Knex, fact: Fact, refusal: Refusal): Promise<Refusal> {
-  if (refusal.reason !== 'stale') return refusal;
-  const last = await lastFactAbout(db, fact.subjectId);
+  if (refusal.reason !== 'stale' && refusal.reason !== 'stands-on-it') return refusal;
+  const last = await lastFactAbout(db, String(refusal.values.id ?? fact.subjectId));
   const by = (last && (await findPersonName(db, last.personId))) ?? '';
   return { ...refusal, values: { ...refusal.values, by, bench: last?.bench ?? '' } };
 }

@@ -1,7 +1,8 @@
 import type { Knex } from 'knex';
-import type { Part } from '@/core/entities/entities';
 import { partKinds, type PartKind } from '@/data/models/partKinds';
-import { partsAt } from '@/data/parts/partRepository';
+import type { Part } from '@/core/entities/entities';
+import { gradedAgainAt } from '@/core/entities/stages';
+import { findPart, partsAt } from '@/data/parts/partRepository';
 import { tagsOfUnits } from '@/data/units/unitRepository';
 
 export interface GradeView {
@@ -11,9 +12,13 @@ export interface GradeView {
   readonly unitTags: Readonly<Record<string, string>>;
 }
 
-/** Parts that wait for a grade. */
-export async function readGrade(db: Knex): Promise<GradeView> {
-  const parts = await partsAt(db, ['grade']);
+/** Parts that wait for a grade, and one that somebody wants to grade again. @param again its tag */
+export async function readGrade(db: Knex, again?: string): Promise<GradeView> {
+  const [waiting, asked] = await Promise.all([
+    partsAt(db, ['grade']),
+    again === undefined ? undefined : findPart(db, { tag: again }),
+  ]);
+  const parts = asked && asked.place !== 'grade' && gradedAgainAt.includes(asked.place) ? [asked, ...waiting] : waiting;
   return {
     parts,
     kinds: await partKinds(db),

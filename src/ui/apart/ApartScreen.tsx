@@ -16,8 +16,8 @@ import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import { useShop } from '@/ui/facts/ShopProvider';
+import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { useChosen } from '@/ui/keys/useChosen';
 import { PhotoStrip } from '@/ui/photos/PhotoStrip';
 import { TakePhoto } from '@/ui/photos/TakePhoto';
 import { ReportLost } from './ReportLost';
@@ -33,7 +33,7 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
   const [isReporting, setReporting] = useState(false);
   const units = shop.units.filter(({ stage }) => stage === 'kept-apart');
   const sorted = apartPlaces.flatMap((place) => units.filter(({ apartPlace }) => apartPlace === place));
-  const { chosen, choose } = useChosen(sorted.map(({ id }) => id));
+  const { chosen, choose } = useChosenThing(sorted.map(({ id }) => id));
   const unit = sorted.find(({ id }) => id === chosen);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }} minH="calc(100vh - 84px)">

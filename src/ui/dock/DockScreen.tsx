@@ -15,12 +15,13 @@ import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import { CodeField } from '@/ui/keys/CodeField';
 import { useScannedCode } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
 import { costRuleNames, stageNames } from '@/words/say/names';
 import { ImportManifest } from './ImportManifest';
-import { NewParcel } from './NewParcel';
 import { ParcelDifferences } from './ParcelDifferences';
+import { ParcelForm } from './ParcelForm';
 import { ParcelGives } from './ParcelGives';
 import { lookUpSerial, saySerial } from './saySerial';
 import { SupplierSays } from './SupplierSays';
@@ -30,7 +31,8 @@ import { day } from '@/words/format';
 
 /** What came, against what we were told? */
 export function DockScreen({ parcels, open, today }: DockView & { readonly today: string }) {
-  const [form, setForm] = useState<'parcel' | 'manifest' | null>(null);
+  const [form, setForm] = useState<'parcel' | 'papers' | 'manifest' | null>(null);
+  const suppliers = [...new Set(parcels.map(({ parcel }) => parcel.supplier))];
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '300px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
       <Box borderEndWidth="1px" borderColor="rule" p="18px 0">
@@ -48,7 +50,12 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
       </Box>
       <Box p="24px 28px" minW="0">
         {open ? (
-          <OpenParcel key={open.parcel.id} open={open} onImport={() => setForm('manifest')} />
+          <OpenParcel
+            key={open.parcel.id}
+            open={open}
+            onImport={() => setForm('manifest')}
+            onPapers={() => setForm('papers')}
+          />
         ) : (
           <>
             <Headline lead={words.parcelLotThatArrivesTogether()}>{words.noParcelsYet()}</Headline>
@@ -62,10 +69,13 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
           </>
         )}
       </Box>
-      {form === 'parcel' && (
-        <NewParcel
+      {form === 'parcel' && <ParcelForm today={today} suppliers={suppliers} onClose={() => setForm(null)} />}
+      {form === 'papers' && open && (
+        <ParcelForm
           today={today}
-          suppliers={[...new Set(parcels.map(({ parcel }) => parcel.supplier))]}
+          suppliers={suppliers}
+          parcel={open.parcel}
+          isEmpty={open.units.length === 0}
           onClose={() => setForm(null)}
         />
       )}
@@ -111,9 +121,11 @@ function ParcelRow({
 function OpenParcel({
   open,
   onImport,
+  onPapers,
 }: {
   readonly open: NonNullable<DockView['open']>;
   readonly onImport: () => void;
+  readonly onPapers: () => void;
 }) {
   const router = useRouter();
   const { lines, differences, cost } = open;
@@ -135,7 +147,7 @@ function OpenParcel({
     const done = shop.act('unit-tagged', makeId(), { parcelId: parcel.id, lineNo: expected?.lineNo ?? null });
     if (done.ok && expected) setTagged((before) => new Set(before).add(expected.lineNo));
   };
-  useScannedCode((code) => {
+  const takeCode = (code: string) => {
     const match = findSerial(code, waiting);
     if (!match) {
       beep('wrong');
@@ -148,7 +160,8 @@ function OpenParcel({
         : words.lineHereButListSays({ lineNo: match.entry.lineNo, serial: match.entry.serial, code }),
     );
     beep(match.isExact ? 'well' : 'wrong');
-  });
+  };
+  useScannedCode(takeCode);
   const nextRule = costRules[(costRules.indexOf(parcel.costRule) + 1) % costRules.length] as CostRule;
   const takeBack = () => {
     if (shop.takeBack().ok) setTagged(new Set());
@@ -184,7 +197,8 @@ function OpenParcel({
         <KeyButton keyName="x" label={words.tagExtraUnit()} onPress={() => tag(null)} />
         <KeyButton keyName="i" label={words.importList()} onPress={onImport} />
         <KeyButton keyName="u" label={words.undo()} onPress={takeBack} />
-
+        <CodeField label={words.typeSerial()} onCode={takeCode} />
+        <KeyButton keyName="m" label={words.correctParcel()} onPress={onPapers} />
         <KeyButton
           keyName="e"
           label={words.boxNotEmpty({ isCounted: parcel.isCounted ? 'yes' : 'no' })}

@@ -1,7 +1,9 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
+import { parseTag } from '@/core/shared/tags';
 import { Caution } from '@/ui/base/Caution';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { sayRefusal } from '@/words/say/sentences';
@@ -70,7 +72,9 @@ export function NoticeBar() {
       )}
       {notice && (
         <Box maxW="760px" pointerEvents="auto" display="flex" alignItems="stretch" key={notice.key}>
-          <Caution what={words.notDone()}>{sayRefusal(notice.refusal)}</Caution>
+          <Caution what={words.notDone()}>
+            {sayRefusal(notice.refusal)} <ThingLink tag={notice.refusal.values.tag} />
+          </Caution>
           <KeyButton keyName="Escape" label={words.close()} look="danger" bg="sheet" onPress={() => store.show(null)} />
         </Box>
       )}
@@ -81,4 +85,16 @@ export function NoticeBar() {
       )}
     </Box>
   );
+}
+
+/** The way to what a refusal speaks of, where it has a tag. */
+function ThingLink({ tag }: { readonly tag: unknown }) {
+  const parsed = typeof tag === 'string' ? parseTag(tag) : undefined;
+  return parsed ? (
+    <Link href={`/t/${parsed.tag}`} prefetch={false}>
+      <Box as="span" textDecoration="underline" whiteSpace="nowrap">
+        {words.open({ tag: parsed.tag })}
+      </Box>
+    </Link>
+  ) : null;
 }

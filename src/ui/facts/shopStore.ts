@@ -49,6 +49,8 @@ export class ShopStore {
   private noticeKey = 0;
   private readonly servedVersions = new Map<string, number>();
   notice: Notice | null = null;
+  /** Ids of what was last taken back here: a new list each time, so that who shows them can tell. */
+  takenBack: readonly string[] = [];
   /** When the page was kept, if this one comes from the browser because the server does not answer. */
   keptAt: string | null = null;
   /** Facts that wait for the server, and those that it refused, until a person has settled each. */
@@ -136,6 +138,7 @@ export class ShopStore {
     if (fact.type === 'undone') {
       const gone = [fact.payload.factId, fact.id];
       this.made = this.made.filter(({ fact: { id } }) => !gone.includes(id));
+      this.takenBack = outcome.value.map(({ id }) => id);
     }
     this.notice = null;
     this.madeAt.set(fact.id, performance.now());

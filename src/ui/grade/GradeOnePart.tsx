@@ -15,10 +15,14 @@ import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import type { Shop } from '@/ui/facts/ShopProvider';
+import { useKey } from '@/ui/keys/KeysProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { findingNames, partStateNames } from '@/words/say/names';
 import { AttributeRow } from './AttributeRow';
 import * as words from '@/words/catalogue/grade';
+
+/** Readings of parts that somebody left in the middle, as long as this page lives. */
+const halfRead = new Map<string, Readings>();
 
 /** One attribute after the other, the grade live beside them with what limits it. */
 export function GradeOnePart({
@@ -33,7 +37,8 @@ export function GradeOnePart({
   readonly shop: Shop;
 }) {
   const attributes = attributesOf(part.category);
-  const [readings, setReadings] = useState<Readings>({});
+  // What was half read before one left, or what a part was graded by that is graded again.
+  const [readings, setReadings] = useState<Readings>(() => halfRead.get(part.id) ?? part.readings);
   const [wanted, setWanted] = useState<string | null>(null);
   const isRead = (id: string) => readings[id] !== undefined;
   const current = wanted ?? attributes.find(({ id }) => !isRead(id))?.id ?? null;
@@ -43,11 +48,17 @@ export function GradeOnePart({
   const grade = judged.ok ? judged.value.grade : soFar;
   const readCount = attributes.filter(({ id }) => isRead(id)).length;
   const read = (id: string, reading: number | string) => {
-    setReadings((before) => ({ ...before, [id]: reading }));
+    const next = { ...readings, [id]: reading };
+    halfRead.set(part.id, next);
+    setReadings(next);
     setWanted(null);
   };
   const name = kind.name.charAt(0).toUpperCase() + kind.name.slice(1);
-  const settle = () => judged.ok && shop.act('part-graded', part.id, { readings });
+  const settle = () => {
+    if (judged.ok && shop.act('part-graded', part.id, { readings }).ok) halfRead.delete(part.id);
+  };
+  const lastRead = attributes.findLast(({ id }) => isRead(id) && id !== current)?.id ?? null;
+  useKey('Backspace', words.previousReading(), () => setWanted(lastRead), lastRead !== null);
 
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 260px', xl: 'minmax(0, 1fr) 330px' }}>
@@ -111,7 +122,7 @@ export function GradeOnePart({
             look="action"
             size="wide"
             isEnabled={judged.ok}
-            onPress={() => void settle()}
+            onPress={settle}
           />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
             <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />

@@ -7,9 +7,9 @@ import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Queue } from '@/ui/base/Queue';
 import { useShop } from '@/ui/facts/ShopProvider';
+import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { useChosen } from '@/ui/keys/useChosen';
 import { GradeOnePart } from './GradeOnePart';
 import * as texts from '@/words/catalogue/grade';
 
@@ -17,8 +17,12 @@ import * as texts from '@/words/catalogue/grade';
 export function GradeScreen({ view, first }: { readonly view: GradeView; readonly first: string | undefined }) {
   const seeds = useMemo(() => ({ models: [], parts: view.parts }), [view.parts]);
   const shop = useShop(seeds);
-  const waiting = shop.parts.filter(({ place }) => place === 'grade');
-  const { chosen, choose } = useChosen(
+  // One that is graded again lies elsewhere, until it has its new grade.
+  const again = view.parts.find(({ tag, place }) => tag === first && place !== 'grade');
+  const waiting = shop.parts.filter(
+    ({ id, place, version }) => place === 'grade' || (id === again?.id && version === again.version),
+  );
+  const { chosen, choose } = useChosenThing(
     waiting.map(({ id }) => id),
     view.parts.find(({ tag }) => tag === first)?.id,
   );

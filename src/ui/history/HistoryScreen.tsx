@@ -23,7 +23,7 @@ const kindNames: Readonly<Record<FactKind, string>> = {
   parts: words.kindParts(),
   match: words.kindMatch(),
   sale: words.kindSale(),
-  undone: words.kindUndone(),
+  mended: words.kindMended(),
 };
 
 /** What happened in the shop: by whom, where, of which kind, on which day; each line leads to its thing. */

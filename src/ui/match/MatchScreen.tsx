@@ -17,10 +17,10 @@ import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
 import { Table } from '@/ui/base/Table';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
-import { useChosen } from '@/ui/keys/useChosen';
 import { SlotCell } from './SlotCell';
 import { SlotOffer } from './SlotOffer';
 import { categoryNames } from '@/words/say/names';
@@ -42,7 +42,7 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
     () => shop.units.filter(({ stage }) => stage === 'match').flatMap((unit) => rowOf(unit, view.models, shop.parts)),
     [shop, view.models],
   );
-  const { chosen, choose } = useChosen(
+  const { chosen, choose } = useChosenThing(
     rows.map(({ unit }) => unit.id),
     view.units.find(({ tag }) => tag === first)?.id,
   );

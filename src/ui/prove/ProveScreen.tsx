@@ -16,9 +16,9 @@ import { Queue } from '@/ui/base/Queue';
 import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { useChosen } from '@/ui/keys/useChosen';
 import { QuickTests } from '@/ui/triage/QuickTests';
 import { testNames } from '@/words/say/names';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
@@ -29,7 +29,7 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
   const seeds = useMemo(() => ({ models: view.models, units: view.units, parts: view.parts }), [view]);
   const shop = useShop(seeds);
   const waiting = shop.units.filter(({ stage }) => stage === 'prove');
-  const { chosen, choose } = useChosen(
+  const { chosen, choose } = useChosenThing(
     waiting.map(({ id }) => id),
     view.units.find(({ tag }) => tag === first)?.id,
   );

@@ -15,9 +15,9 @@ import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import { useShop, useShopStore } from '@/ui/facts/ShopProvider';
+import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { useChosen } from '@/ui/keys/useChosen';
 import * as words from '@/words/catalogue/send';
 
 interface SendProps {
@@ -34,7 +34,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
   const [recipient, setRecipient] = useState(view.lastRecipient);
   const [isBusy, start] = useTransition();
   const ready = view.ready.filter(({ unit }) => shop.units.find(({ id }) => id === unit.id)?.stage === 'send');
-  const { chosen, choose } = useChosen(ready.map(({ unit }) => unit.id));
+  const { chosen, choose } = useChosenThing(ready.map(({ unit }) => unit.id));
   const going = ready.filter(({ unit }) => !held.has(unit.id));
   const total = going.reduce((sum, { priceCents }) => sum + priceCents, 0);
   const toggle = (id: string) =>

@@ -15,10 +15,10 @@ import { Section } from '@/ui/base/Section';
 import { Table } from '@/ui/base/Table';
 import { Tag } from '@/ui/base/Tag';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
-import { useChosen } from '@/ui/keys/useChosen';
 import * as texts from '@/words/catalogue/shelf';
 
 /** What have we got, and where? First what waits for a bin, then the shelf. */
@@ -118,7 +118,7 @@ function PutAway({
   readonly view: ShelfView;
   readonly shop: Shop;
 }) {
-  const { chosen, choose } = useChosen(waiting.map(({ part }) => part.id));
+  const { chosen, choose } = useChosenThing(waiting.map(({ part }) => part.id));
   return (
     <Box as="ul">
       {waiting.map(({ part, bin }) => {

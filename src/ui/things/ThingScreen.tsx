@@ -16,6 +16,7 @@ import { FactList } from '@/ui/today/FactList';
 import { findingNames, partStateNames, placeNames, sayStage, testNames } from '@/words/say/names';
 import type { DeviceTest } from '@/core/procedure/vocabulary';
 import * as words from '@/words/catalogue/things';
+import { MendPart, MendUnit } from './Mend';
 
 /** What a scanned tag stands for: what it is, where it is, what to do with it, and all that happened to it. */
 export function ThingScreen({ thing }: { readonly thing: ThingView }) {
@@ -63,6 +64,7 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
               onPress={() => router.push(action.path)}
             />
           )}
+          {thing.kind === 'unit' ? <MendUnit unit={thing.unit} /> : <MendPart part={thing.part} />}
           <KeyButton keyName="p" label={words.labelPdf()} onPress={() => window.open(`/api/labels/${tag}.pdf`)} />
           <a href={`/api/labels/${tag}.svg`} target="_blank" rel="noreferrer">
             <Box as="span" display="inline-flex" alignItems="center" h="48px" color="action" textDecoration="underline">

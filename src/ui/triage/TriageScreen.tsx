@@ -15,9 +15,9 @@ import { Nothing } from '@/ui/base/Nothing';
 import { Queue } from '@/ui/base/Queue';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
+import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { useChosen } from '@/ui/keys/useChosen';
 import { dispositionOrders } from '@/words/say/names';
 import { DispositionList } from './DispositionList';
 import { IdentifyUnit } from './IdentifyUnit';
@@ -39,7 +39,7 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
   const [lost, setLost] = useState<readonly string[]>([]);
   const isFree = ({ id }: Unit) => view.held[id] === undefined && !lost.includes(id);
   const waiting = [...all.filter(isFree), ...all.filter((entry) => !isFree(entry))];
-  const { chosen, choose } = useChosen(
+  const { chosen, choose } = useChosenThing(
     waiting.filter(isFree).map(({ id }) => id),
     view.units.find(({ tag }) => tag === first)?.id,
   );

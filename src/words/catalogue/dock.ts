@@ -92,3 +92,8 @@ export const commas = () => l`commas`;
 export const semicolons = () => l`semicolons`;
 export const tabs = () => l`tabs`;
 export const bars = () => l`bars`;
+export const correctParcel = () => l`Correct the papers`;
+export const saveCorrection = () => l`Save`;
+export const deleteParcel = () => l`Delete this parcel`;
+export const deleteParcelNotEmpty = () => l`Units were tagged: it cannot be deleted`;
+export const typeSerial = () => l`Type a serial`;

@@ -19,3 +19,4 @@ export const oneFactWasRejected = () => l`One fact was rejected`;
 export const factsWereRejected = (d: { facts: Text }) => l`${d.facts} facts were rejected`;
 export const checkAsNowAndSend = () => l`Check it as it is now and send again`;
 export const leaveAndKeepNote = () => l`Leave it and keep a note`;
+export const open = (d: { tag: Text }) => l`Open ${d.tag}`;

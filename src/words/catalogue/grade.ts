@@ -30,3 +30,4 @@ export const noPartsToGrade = () => l`No parts to grade`;
 export const putGradedPartsAwayShelf = () => l`Put graded parts away: the Shelf says which bin.`;
 export const undoLastGrade = () => l`Undo the last grade`;
 export const scrap2 = () => l`scrap`;
+export const previousReading = () => l`Mend the last reading`;

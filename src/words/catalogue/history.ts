@@ -1,6 +1,6 @@
 // Made from words/en/history.json by `npm run words`. Change it there.
 import { l, plural, select, type Text } from '@/words/runtime';
-import { capital, minutes, number, stopwatch, tenths } from '@/words/format';
+import { capital, minutes, money, number, stopwatch, tenths } from '@/words/format';
 
 export const parcelMade = (d: { code: Text }) => l`Parcel received: ${d.code}`;
 export const linesExpected = (d: { fileName: Text; count: number }) => l`List imported: ${d.fileName}, ${plural(d.count, 0, { "one": l`${number(d.count)} line`, "other": l`${number(d.count)} lines` })}`;
@@ -73,4 +73,8 @@ export const kindBench = () => l`steps at the bench`;
 export const kindParts = () => l`grades and bins`;
 export const kindMatch = () => l`matching`;
 export const kindSale = () => l`proving and sending`;
-export const kindUndone = () => l`undoing`;
+export const parcelCorrected = (d: { code: Text; cents: number }) => l`Parcel’s papers corrected: ${d.code}, ${money(d.cents)}`;
+export const parcelRemoved = () => l`Parcel deleted`;
+export const unitRecalled = (d: { because: Text }) => l`Back to Triage: ${d.because}`;
+export const releaseWithdrawn = () => l`Release withdrawn: back to Prove`;
+export const kindMended = () => l`corrections`;

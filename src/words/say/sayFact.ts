@@ -42,6 +42,11 @@ const stepOf = ({ step }: NamedIn): string => (step ? saySheet(step) : '');
 /** One sentence for every fact, as the history shows it. */
 export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], named: NamedIn) => string } = {
   'parcel-made': words.parcelMade,
+  'parcel-corrected': ({ code, pricePaidCents, transportCents }) =>
+    words.parcelCorrected({ code, cents: pricePaidCents + transportCents }),
+  'parcel-removed': words.parcelRemoved,
+  'unit-recalled': words.unitRecalled,
+  'release-withdrawn': words.releaseWithdrawn,
   'lines-expected': ({ fileName, lines }) => words.linesExpected({ fileName, count: lines.length }),
   'cost-spread': ({ rule }) => words.costSpread({ rule: costRuleNames[rule] }),
   'parcel-counted': ({ isCounted }) => words.parcelCounted({ isCounted: yes(isCounted) }),

@@ -28,6 +28,10 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'wrong-stage': words.wrongStage,
   'id-reused': words.idReused,
   'undo-too-late': words.undoTooLate,
+  'stands-on-it': ({ tag, by }: { tag: string; by?: string }) =>
+    words.standsOnIt({ tag, by: by ?? '', hasName: by ? 'yes' : 'no' }),
+  'not-empty': words.notEmpty,
+  'has-begun': words.hasBegun,
   'code-taken': words.codeTaken,
   'line-taken': words.lineTaken,
   'serial-known': words.serialKnown,

@@ -1,7 +1,7 @@
 import { accept, refuse } from '@/core/shared/outcome';
 import type { Parcel, ParcelLine, Unit } from '@/core/entities/entities';
 import type { CostRule } from '@/core/shared/costRule';
-import { define, on, type Finder, type Involves } from '../define';
+import { define, on, type Finder, type Involves, type Nothing } from '../define';
 import { unitChange, type Change } from '../world';
 
 const parcelNamed: Finder<Parcel, unknown> = (world, { subjectId }) => {
@@ -11,15 +11,18 @@ const parcelNamed: Finder<Parcel, unknown> = (world, { subjectId }) => {
 
 const parcelChange = (before: Parcel, after: Parcel): Change => ({ kind: 'parcel', id: before.id, before, after });
 
+/** What stands on a parcel's papers. */
+interface ParcelPapers {
+  readonly code: string;
+  readonly supplier: string;
+  readonly pricePaidCents: number;
+  readonly transportCents: number;
+  readonly receivedOn: string;
+}
+
 /** Dock: a parcel arrives, its expected list is read, its units get tags. */
 export const dockFacts = {
-  'parcel-made': define<{
-    readonly code: string;
-    readonly supplier: string;
-    readonly pricePaidCents: number;
-    readonly transportCents: number;
-    readonly receivedOn: string;
-  }>({
+  'parcel-made': define<ParcelPapers>({
     subject: 'parcel',
     makesSubject: true,
     saidBy: 'technician',
@@ -38,6 +41,35 @@ export const dockFacts = {
       };
       return accept([{ kind: 'parcel', id: subjectId, before: null, after: parcel }]);
     },
+  }),
+
+  /** Its papers were read wrong. What was computed from them is computed anew. */
+  'parcel-corrected': define<ParcelPapers>({
+    subject: 'parcel',
+    saidBy: 'technician',
+    isPosted: true,
+    involves: ({ code }) => ({ parcelCode: code }),
+    effect: on(parcelNamed, (parcel, { payload }, world) => {
+      if (payload.code !== parcel.code && world.hasParcelCode(payload.code))
+        return refuse('code-taken', { code: payload.code });
+      return accept([parcelChange(parcel, { ...parcel, ...payload })]);
+    }),
+  }),
+
+  /** Nothing of it was tagged: it goes, with its list. */
+  'parcel-removed': define<Nothing>({
+    subject: 'parcel',
+    saidBy: 'technician',
+    isPosted: true,
+    involves: () => ({ needsContents: true }),
+    effect: on(parcelNamed, (parcel, _, world) => {
+      const count = world.countUnits(parcel.id);
+      if (count > 0) return refuse('not-empty', { code: parcel.code, count });
+      return accept([
+        { kind: 'parcel', id: parcel.id, before: parcel, after: null },
+        ...world.linesOf(parcel.id).map((line): Change => ({ kind: 'line', id: line.id, before: line, after: null })),
+      ]);
+    }),
   }),
 
   'lines-expected': define<{

@@ -1,6 +1,7 @@
 import { accept, refuse } from '@/core/shared/outcome';
 import { gradePart } from '@/core/grading/gradePart';
 import type { GradeVerdict, Part } from '@/core/entities/entities';
+import { gradedAgainAt } from '@/core/entities/stages';
 import { gradingRulesVersion, type Readings } from '@/core/grading/rules';
 import { define, on, type Finder, type TakenIn } from '../define';
 import { partChange } from '../world';
@@ -27,13 +28,15 @@ export const partFacts = {
     saidBy: 'technician',
     isPosted: true,
     completed: withVerdict,
-    effect: on(partIn('grade', 'to-shelve'), (part, fact) => {
+    effect: on(partIn('grade', ...gradedAgainAt), (part, fact) => {
       const { readings, verdict } = fact.payload;
       const judged = verdict ? accept(verdict) : gradePart(part.category, readings, part.findings);
       if (!judged.ok) return judged;
       const { grade, limiting } = judged.value;
-      const place = grade === 'X' ? 'scrap' : 'to-shelve';
-      return accept([partChange(part, { ...part, readings, grade, limiting, place })]);
+      // Graded again where it lies: it stays there, unless it turns out to be scrap.
+      const place = grade === 'X' ? 'scrap' : part.place === 'shelf' ? 'shelf' : 'to-shelve';
+      const bin = place === 'shelf' ? part.bin : null;
+      return accept([partChange(part, { ...part, readings, grade, limiting, place, bin })]);
     }),
   }),
 
