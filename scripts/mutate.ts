@@ -21,7 +21,7 @@ const rooms: Readonly<Record<string, { readonly mutate: readonly string[]; reado
     tests: ['src/core/shop'],
   },
   shop: {
-    mutate: ['src/core/shop/facts/{dock,triage,part,match,proof}Facts.ts', 'src/core/shop/apply*.ts'],
+    mutate: ['src/core/shop/facts/{dock,triage,part,match,proof,mend}Facts.ts', 'src/core/shop/apply*.ts'],
     tests: ['src/core/shop', 'src/core/flow'],
   },
 };
