@@ -4,6 +4,7 @@ import { latestFacts } from '@/data/facts/latestFacts';
 import { passedStages } from '@/data/flow/passedStages';
 import { loadDemo } from '../../scripts/demo/loadDemo';
 import { scratchDatabase, type Scratch } from '../../tests/support/scratch';
+import type { ParcelRow, UnitRow } from '@/data/rows';
 import { timedSteps } from '@/data/yields/timedSteps';
 import { readBench } from './bench/readBench';
 import { readSheets } from './bench/readSheets';
@@ -218,19 +219,34 @@ describe('what the screens read', () => {
       tag: string;
       id: string;
     }[];
-    const unit = await readThing(scratch.db, sent?.tag.toLowerCase().replace('-', '') ?? '');
+    const unit = await readThing(scratch.db, sent?.tag.toLowerCase().replace('-', '') ?? '', now);
     if (unit?.kind !== 'unit') throw new Error('a unit is a unit');
     expect(unit.facts.map(({ type }) => type)).toContain('unit-sent');
     expect(unit.facts.at(-1)?.type).toBe('unit-tagged');
     const positions = unit.facts.map(({ position }) => position);
     expect(positions).toEqual([...positions].sort((a, b) => b - a));
     const [stored] = (await scratch.db('parts').where({ place: 'shelf' }).limit(1)) as { tag: string; bin: string }[];
-    const part = await readThing(scratch.db, stored?.tag ?? '');
+    const part = await readThing(scratch.db, stored?.tag ?? '', now);
     if (part?.kind !== 'part') throw new Error('a part is a part');
     expect(part.facts.map(({ type }) => type)).toEqual(['part-shelved', 'part-graded', 'step-done']);
-    expect(await readThing(scratch.db, 'S-0010')).toMatchObject({ kind: 'shipment' });
+    expect(await readThing(scratch.db, 'S-0010', now)).toMatchObject({ kind: 'shipment' });
     for (const nothing of ['U-9999', 'P-99999', 'S-9999', 'nonsense'])
-      expect(await readThing(scratch.db, nothing)).toBeUndefined();
+      expect(await readThing(scratch.db, nothing, now)).toBeUndefined();
+  });
+
+  test('what the units of a parcel were bought for is what was paid for it, to the cent', async () => {
+    const [parcel] = (await scratch.db('parcels').where({ code: 'Library, summer lot' })) as ParcelRow[];
+    const rows = (await scratch.db('units').where({ parcel_id: parcel?.id })) as UnitRow[];
+    expect(rows).toHaveLength(parcel?.line_count ?? -1);
+    let bought = 0;
+    for (const { tag } of rows) {
+      const thing = await readThing(scratch.db, tag, now);
+      if (thing?.kind !== 'unit' || !thing.money) throw new Error(tag);
+      bought += thing.money.boughtCents;
+      const isOut = thing.unit.stage === 'sent' || thing.unit.stage === 'send';
+      expect([tag, thing.money.saleCents !== null]).toEqual([tag, isOut]);
+    }
+    expect(bought).toBe((parcel?.price_paid_cents ?? 0) + (parcel?.transport_cents ?? 0));
   });
 
   test('labels say what a thing is and where it stands', async () => {

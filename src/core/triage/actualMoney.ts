@@ -18,27 +18,59 @@ export interface Ended {
   readonly seconds: number;
 }
 
+/** A unit's money, each line in cents and none negative. */
+export interface UnitAccount {
+  /** What it is sold for; null until it is released. */
+  readonly saleCents: number | null;
+  /** What its graded parts are worth today, sold or not, and how many have no grade yet. */
+  readonly partsOutCents: number;
+  readonly ungraded: number;
+  /** Parts that were put in, at what they would have fetched, and what was used up with them. */
+  readonly partsInCents: number;
+  readonly consumablesCents: number;
+  /** Minutes that the bench timed, at the house's price. */
+  readonly labourCents: number;
+  /** What it costs to have it taken away. */
+  readonly recycleCents: number;
+}
+
 /**
- * What a unit really brought, in cents: its price at the grade it was released with, or its parts at the grades they were
- * given, less what went into it and the minutes the bench took. Parts count at what one more of them brings today, sold or not.
+ * Where a unit's money went and came from, but for what it was bought for.
  *
  * @param market  by interchange class; one that is not listed has no stock
+ */
+export function unitAccount(ended: Ended, market: Readonly<Record<string, Market>>, rules: HouseRules): UnitAccount {
+  const { unit, model, freed, seconds } = ended;
+  const isReleased = unit.stage === 'send' || unit.stage === 'sent';
+  return {
+    saleCents: isReleased && unit.saleGrade ? salePrice(model, unit, unit.saleGrade, rules) : null,
+    partsOutCents: freed.reduce((sum, part) => sum + worthOf(model, part, market, rules), 0),
+    ungraded: freed.filter(({ grade }) => grade === null).length,
+    partsInCents: partsIn(ended),
+    consumablesCents: renewed(ended),
+    labourCents: Math.round((seconds / 60) * rules.labourCentsPerMinute),
+    recycleCents: unit.stage === 'recycled' ? rules.recycleCents : 0,
+  };
+}
+
+/**
+ * What a unit really brought, in cents, as its proposal is held to: its price at the grade it was released with, or its
+ * parts at the grades they were given, less what went into it and the minutes the bench took.
+ *
  * @returns null while it is not known: not released, or parts not graded yet
  */
 export function actualMoney(ended: Ended, market: Readonly<Record<string, Market>>, rules: HouseRules): number | null {
-  const { unit, model, seconds } = ended;
-  const labour = Math.round((seconds / 60) * rules.labourCentsPerMinute);
-  const isReleased = unit.stage === 'send' || unit.stage === 'sent';
+  const { unit } = ended;
+  const account = unitAccount(ended, market, rules);
   switch (unit.disposition) {
     case 'build':
-      if (!isReleased || !unit.saleGrade) return null;
-      return salePrice(model, unit, unit.saleGrade, rules) - partsIn(ended) - renewed(ended) - labour;
+      return account.saleCents === null
+        ? null
+        : account.saleCents - account.partsInCents - account.consumablesCents - account.labourCents;
     case 'donor':
-      if (unit.stage !== 'spent' || ended.freed.some(({ grade }) => grade === null)) return null;
-      return ended.freed.reduce((sum, part) => sum + worthOf(model, part, market, rules), 0) - labour;
+      return unit.stage !== 'spent' || account.ungraded > 0 ? null : account.partsOutCents - account.labourCents;
     case 'as-is':
-      if (!isReleased || !unit.saleGrade) return null;
-      return salePrice(model, unit, unit.saleGrade, rules);
+      return account.saleCents;
     case 'recycle':
       return -rules.recycleCents;
     default:

@@ -33,15 +33,20 @@ export async function decisions(db: Knex, limit: number): Promise<readonly Decis
     .limit(limit)
     .select({ unitId: 'e.unit_id', payload: 'e.payload' })) as Omit<DecisionRow, 'seconds'>[];
   const newest = [...new Map([...rows].reverse().map((row) => [row.unitId, row])).values()];
+  const secondsOf = await workSeconds(
+    db,
+    newest.map(({ unitId }) => unitId),
+  );
+  return newest.map((row) => ({ ...row, seconds: secondsOf.get(row.unitId) ?? 0 }));
+}
+
+/** Seconds of work on the run sheets of units, as the bench timed them. */
+export async function workSeconds(db: Knex, unitIds: readonly string[]): Promise<ReadonlyMap<string, number>> {
   const work = (await standingFacts(db)
     .where('e.type', 'step-done')
-    .whereIn(
-      'e.unit_id',
-      newest.map(({ unitId }) => unitId),
-    )
+    .whereIn('e.unit_id', [...unitIds])
     .groupBy('e.unit_id')
     .select({ unitId: 'e.unit_id' })
     .sum({ seconds: db.raw(`json_value(e.payload, '$.seconds')`) })) as { unitId: string; seconds: number }[];
-  const secondsOf = new Map(work.map(({ unitId, seconds }) => [unitId, Number(seconds)]));
-  return newest.map((row) => ({ ...row, seconds: secondsOf.get(row.unitId) ?? 0 }));
+  return new Map(work.map(({ unitId, seconds }) => [unitId, Number(seconds)]));
 }

@@ -55,7 +55,8 @@ export async function readDock(db: Knex, parcelId: string | undefined): Promise<
   ]);
   const supplier = supplierRecord([recordOf(chosen, differences), ...others]);
   const units = all.slice(0, shownUnits).map(({ unit }) => unit);
-  return { parcels: summaries, open: { parcel: chosen, lines, units, differences, supplier, cost } };
+  const { byUnit: _, ...spread } = cost;
+  return { parcels: summaries, open: { parcel: chosen, lines, units, differences, supplier, cost: spread } };
 }
 
 const recordOf = ({ isCounted, lineCount }: Parcel, differences: readonly Difference[]): ParcelRecord => ({

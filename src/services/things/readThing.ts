@@ -1,14 +1,26 @@
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { withNames, type Named } from '@/core/shop/namedIn';
 import type { Knex } from 'knex';
-import type { Part, Unit } from '@/core/entities/entities';
+import type { Parcel, Part, Unit } from '@/core/entities/entities';
+import type { Model } from '@/core/procedure/model';
+import { unitAccount, type UnitAccount } from '@/core/triage/actualMoney';
 import { parseTag } from '@/core/shared/tags';
 import { latestFacts, type ListedFact } from '@/data/facts/latestFacts';
 import { partKinds } from '@/data/models/partKinds';
 import { findModel } from '@/data/models/modelRepository';
+import { parcelCost } from '@/data/parcels/parcelCost';
 import { findParcel } from '@/data/parcels/parcelRepository';
-import { findPart, partsOfUnit } from '@/data/parts/partRepository';
+import { parcelUnits } from '@/data/parcels/parcelUnits';
+import { marketNow } from '@/data/plans/planGround';
+import { currentRules } from '@/data/rules/houseRulesRepository';
+import { workSeconds } from '@/data/triage/decisions';
+import { findPart, partsById, partsOfUnit } from '@/data/parts/partRepository';
 import { findUnit, unitsOfShipment } from '@/data/units/unitRepository';
+
+/** A unit's account with what it was bought for. */
+export interface UnitMoney extends UnitAccount {
+  readonly boughtCents: number;
+}
 
 export type ThingView =
   | {
@@ -18,6 +30,8 @@ export type ThingView =
       readonly parcelCode: string;
       readonly parts: readonly Part[];
       readonly facts: readonly Named<ListedFact>[];
+      /** Its money; null while its model is not known. */
+      readonly money: UnitMoney | null;
     }
   | {
       readonly kind: 'part';
@@ -31,16 +45,16 @@ export type ThingView =
 const shownFacts = 80;
 
 /** What a tag stands for, with its history. */
-export async function readThing(db: Knex, text: string): Promise<ThingView | undefined> {
+export async function readThing(db: Knex, text: string, now: Date): Promise<ThingView | undefined> {
   const parsed = parseTag(text);
   if (!parsed) return undefined;
-  if (parsed.letter === 'U') return readUnit(db, parsed.tag);
+  if (parsed.letter === 'U') return readUnit(db, parsed.tag, now);
   if (parsed.letter === 'P') return readPart(db, parsed.tag);
   const units = await unitsOfShipment(db, parsed.tag);
   return units.length > 0 ? { kind: 'shipment', shipment: parsed.tag, units } : undefined;
 }
 
-async function readUnit(db: Knex, tag: string): Promise<ThingView | undefined> {
+async function readUnit(db: Knex, tag: string, now: Date): Promise<ThingView | undefined> {
   const unit = await findUnit(db, { tag });
   if (!unit) return undefined;
   const [model, parcel, parts, facts] = await Promise.all([
@@ -49,14 +63,36 @@ async function readUnit(db: Knex, tag: string): Promise<ThingView | undefined> {
     partsOfUnit(db, unit.id),
     latestFacts(db, shownFacts, { unitId: unit.id }),
   ]);
+  const money = model && parcel ? await moneyOf(db, { unit, model, parcel, parts }, now) : null;
   return {
     kind: 'unit',
     unit,
+    money,
     modelName: model ? `${model.maker} ${model.name}` : null,
     parcelCode: parcel?.code ?? '',
     parts,
     facts: withNames(facts, await modelsOfUnits(db, facts)),
   };
+}
+
+/** What it was bought for, what went into it and what came of it. */
+async function moneyOf(
+  db: Knex,
+  of: { readonly unit: Unit; readonly model: Model; readonly parcel: Parcel; readonly parts: readonly Part[] },
+  now: Date,
+): Promise<UnitMoney> {
+  const { unit, model, parcel, parts } = of;
+  const [all, market, rules, seconds, fitted] = await Promise.all([
+    parcelUnits(db, parcel.id),
+    marketNow(db, now),
+    currentRules(db),
+    workSeconds(db, [unit.id]),
+    partsById(db, Object.values(unit.fitted)),
+  ]);
+  const { byUnit } = await parcelCost(db, parcel, all);
+  const freed = parts.filter(({ unitId }) => unitId === unit.id);
+  const account = unitAccount({ unit, model, freed, fitted, seconds: seconds.get(unit.id) ?? 0 }, market, rules);
+  return { ...account, boughtCents: byUnit.get(unit.id) ?? 0 };
 }
 
 async function readPart(db: Knex, tag: string): Promise<ThingView | undefined> {

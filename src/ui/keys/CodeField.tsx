@@ -50,7 +50,7 @@ export function CodeField({ label, onCode }: { readonly label: string; readonly 
                   currentTarget.setSelectionRange(currentTarget.value.length, currentTarget.value.length)
                 }
               />
-              <Button type="submit" look="action">
+              <Button type="submit" look="action" whiteSpace="nowrap" flexShrink={0}>
                 <KeyCap name="Enter" /> {words.takeCode()}
               </Button>
             </Box>

@@ -16,6 +16,7 @@ import { FactList } from '@/ui/today/FactList';
 import { findingNames, partStateNames, placeNames, sayStage, testNames } from '@/words/say/names';
 import type { DeviceTest } from '@/core/procedure/vocabulary';
 import * as words from '@/words/catalogue/things';
+import { UnitMoneyTable } from './UnitMoneyTable';
 import { MendPart, MendUnit } from './Mend';
 
 /** What a scanned tag stands for: what it is, where it is, what to do with it, and all that happened to it. */
@@ -72,6 +73,7 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
             </Box>
           </a>
         </Box>
+        {thing.kind === 'unit' && thing.money && <UnitMoneyTable money={thing.money} />}
         {thing.kind === 'unit' && thing.parts.length > 0 && (
           <Section title={words.itsParts()} mt="28px">
             <Box as="ul" display="grid" gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))" gap="8px" pt="10px">

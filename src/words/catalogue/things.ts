@@ -46,3 +46,14 @@ export const backToTriageSays = () => l`Model, serial, marks, tests and the deci
 export const why = () => l`Why`;
 export const whyFor = () => l`such as: it is another model`;
 export const gradeAgain = () => l`Grade again`;
+export const itsMoney = () => l`Its money`;
+export const moneyNote = () => l`parts at what they would fetch today`;
+export const bought = () => l`Bought, its share of the parcel`;
+export const labour = () => l`Work at the bench`;
+export const partsPutIn = () => l`Parts put in`;
+export const consumables = () => l`Consumables`;
+export const takenAway = () => l`Taken away for recycling`;
+export const partsOut = (d: { ungraded: number }) => l`Parts taken out${plural(d.ungraded, 0, { "0": l``, "one": l`, one not graded yet`, "other": l`, ${number(d.ungraded)} not graded yet` })}`;
+export const sale = () => l`Sale`;
+export const marginSoFar = () => l`So far`;
+export const margin = () => l`Margin`;

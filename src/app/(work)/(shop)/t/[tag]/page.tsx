@@ -10,6 +10,6 @@ export const metadata = { title: words.tagPluckyParcel() };
 export default async function ThingPage({ params }: { readonly params: Promise<{ tag: string }> }) {
   await guardPage();
   const tag = decodeURIComponent((await params).tag);
-  const thing = await readThing(database(), tag);
+  const thing = await readThing(database(), tag, new Date());
   return thing ? <ThingScreen thing={thing} /> : <UnknownTag tag={tag} />;
 }
