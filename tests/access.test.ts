@@ -26,7 +26,7 @@ describe('access: the role is asked in one place, everywhere', () => {
   test.each(routes)('route %s: every handler is guarded', (file) => {
     const handlers = text(file).match(/export (const|async function) (GET|POST|PUT|PATCH|DELETE)\b.*/g) ?? [];
     expect(handlers.length).toBeGreaterThan(0);
-    for (const handler of handlers) expect(handler).toMatch(/= guardRoute/);
+    for (const handler of handlers) expect(handler).toMatch(/= guard(Route|Reader)/);
   });
 
   test.each(actions)('actions %s: every action is guarded', (file) => {

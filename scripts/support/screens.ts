@@ -20,6 +20,7 @@ export const screens = [
   '/find?q=lantern',
   '/rules',
   '/people',
+  '/exports',
   '/models',
   '/models/marrowby-slate-quay',
   '/models/oddkin-lantern-5/compare/oddkin-wick',

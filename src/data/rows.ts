@@ -188,6 +188,16 @@ export interface BenchRow {
   is_in_use: number;
 }
 
+export interface ReadKeyRow {
+  id: string;
+  name: string;
+  digest: string;
+  made_by: string;
+  made_at: Date;
+  last_used_at: Date | null;
+  revoked_at: Date | null;
+}
+
 export interface ShopChangeRow {
   id: number;
   kind: ShopChange['kind'];
@@ -393,6 +403,15 @@ export const columns = {
     'put_away',
   ] satisfies (keyof PersonRow)[],
   benches: ['id', 'name', 'is_in_use'] satisfies (keyof BenchRow)[],
+  read_keys: [
+    'id',
+    'name',
+    'digest',
+    'made_by',
+    'made_at',
+    'last_used_at',
+    'revoked_at',
+  ] satisfies (keyof ReadKeyRow)[],
   shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],

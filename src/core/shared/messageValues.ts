@@ -317,6 +317,7 @@ export interface MessageValues<Piece> {
   'refusals.standsOnIt': { tag: Piece; hasName: 'yes' | 'no'; by: Piece };
   'refusals.notEmpty': { count: number; code: Piece };
   'refusals.hasBegun': { what: string; tag: Piece };
+  'refusals.tooOften': { seconds: number };
   'rehearsal.whatNext': Readonly<Record<never, never>>;
   'rehearsal.whatWaitsFor': Readonly<Record<never, never>>;
   'rehearsal.first': { title: Piece };

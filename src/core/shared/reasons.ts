@@ -62,6 +62,7 @@ export const reasons = [
   'model-invalid',
   'draft-stale',
   'log-empty',
+  'too-often',
   'database-away',
   'server-away',
   'fault',

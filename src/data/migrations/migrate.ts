@@ -93,6 +93,7 @@ const migrations: readonly Migration[] = [
         rules: db.raw(`json_insert(rules, '$.isCertificateAsked', false, '$.shop.address', null)`),
       }),
   },
+  { name: '050_read_keys', up: (db) => tables.readKeys(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -330,3 +330,15 @@ export const shopChanges = (schema: Knex.SchemaBuilder) =>
     id(table, 'changed_by').notNullable();
     table.specificType('changed_at', 'datetime(3)').notNullable();
   });
+
+/** Keys by which a program of the shop's own reads along. The key itself is never kept, only what it is known by. */
+export const readKeys = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('read_keys', (table) => {
+    id(table, 'id').primary();
+    table.string('name', 60).notNullable();
+    code(table, 'digest', 64).notNullable().unique();
+    id(table, 'made_by').notNullable();
+    table.specificType('made_at', 'datetime(3)').notNullable();
+    table.specificType('last_used_at', 'datetime(3)').nullable();
+    table.specificType('revoked_at', 'datetime(3)').nullable();
+  });

@@ -33,6 +33,7 @@ const pages: readonly Place[] = [
 const leadPages: readonly Place[] = [
   { keyName: 'r', path: '/rules', name: words.houseRules() },
   { keyName: 'p', path: '/people', name: words.peopleMenu() },
+  { keyName: 'd', path: '/exports', name: words.exportsMenu() },
 ];
 
 /** Everywhere one can go, each place with its key: stages by digit, the rest by letter; and light, and leaving. */

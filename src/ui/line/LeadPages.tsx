@@ -7,6 +7,7 @@ import * as words from '@/words/catalogue/line';
 const pages = [
   ['/rules', words.houseRulesShort()],
   ['/people', words.peopleShort()],
+  ['/exports', words.exportsShort()],
 ] as const;
 
 /** The pages on which leads set up their shop, each one press away from the other. */

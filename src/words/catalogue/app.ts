@@ -29,3 +29,4 @@ export const rulesPluckyParcel = () => l`House rules · Plucky Parcel`;
 export const peoplePluckyParcel = () => l`People and benches · Plucky Parcel`;
 export const findPluckyParcel = () => l`Find · Plucky Parcel`;
 export const historyPluckyParcel = () => l`History · Plucky Parcel`;
+export const exportsPluckyParcel = () => l`Data out · Plucky Parcel`;

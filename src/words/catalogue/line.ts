@@ -22,3 +22,5 @@ export const todayWhatNeedsMe = () => l`Today: what needs me now`;
 export const skipToContent = () => l`To the content`;
 export const goToStage = (d: { stage: Text }) => l`Go to ${d.stage}`;
 export const historyWhatHappened = () => l`History: what happened, by whom`;
+export const exportsShort = () => l`Data out`;
+export const exportsMenu = () => l`Data out: files, and programs that read along`;

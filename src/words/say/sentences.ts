@@ -71,6 +71,7 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'log-changed': words.logChanged,
   'draft-stale': words.draftStale,
   'log-empty': words.logEmpty,
+  'too-often': words.tooOften,
   'database-away': words.databaseAway,
   'server-away': words.serverAway,
   fault: words.fault,

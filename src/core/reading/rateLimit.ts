@@ -1,0 +1,31 @@
+/** What is left to somebody who asks again and again. */
+export interface Bucket {
+  readonly left: number;
+  /** When it was filled last, in milliseconds since 1970. */
+  readonly at: number;
+}
+
+/** So many questions at once, and so many a second after that. */
+export const mostAtOnce = 60;
+export const perSecond = 1;
+
+export interface Taken {
+  readonly bucket: Bucket;
+  readonly isAllowed: boolean;
+  /** Seconds after which one more is allowed; 0 when this one is. */
+  readonly waitSeconds: number;
+}
+
+/**
+ * A token bucket: one question is taken from what is left, which fills up again as time goes by.
+ *
+ * @param bucket  undefined for somebody who asks for the first time
+ * @param now     milliseconds since 1970; a clock that goes back fills nothing
+ */
+export function takeOne(bucket: Bucket | undefined, now: number): Taken {
+  const before = bucket ?? { left: mostAtOnce, at: now };
+  const passed = Math.max(0, now - before.at) / 1000;
+  const left = Math.min(mostAtOnce, before.left + passed * perSecond);
+  if (left < 1) return { bucket: { left, at: now }, isAllowed: false, waitSeconds: Math.ceil((1 - left) / perSecond) };
+  return { bucket: { left: left - 1, at: now }, isAllowed: true, waitSeconds: 0 };
+}

@@ -1,0 +1,31 @@
+// Made from words/en/exports.json by `npm run words`. Change it there.
+import { l, select, type Text } from '@/words/runtime';
+
+export const dataOut = () => l`Data out`;
+export const lead = () => l`Everything a lead sees can leave: as files, or read along by a program of your own.`;
+export const asFiles = () => l`As files`;
+export const asOfNow = () => l`as it is now`;
+export const csv = () => l`CSV`;
+export const json = () => l`JSON`;
+export const units = () => l`Units`;
+export const parts = () => l`Parts`;
+export const stock = () => l`What lies on the shelf`;
+export const yields = () => l`Yields`;
+export const facts = () => l`Everything that happened`;
+export const rules = () => l`House rules`;
+export const download = (d: { what: Text; kind: Text }) => l`${d.what}: ${d.kind}`;
+export const readAlong = () => l`Read along`;
+export const readOnly = () => l`nothing can be changed this way`;
+export const readAlongSays = () => l`A program of your own, such as a sheet or a scale, asks with a key in its header. Sixty questions at once, then one a second.`;
+export const openApi = () => l`What it can ask (OpenAPI)`;
+export const whoReads = () => l`What reads along`;
+export const whoReadsFor = () => l`such as: price sheet`;
+export const makeKey = () => l`Make a key`;
+export const keyOf = (d: { name: Text }) => l`Key for ${d.name}`;
+export const keyOnce = () => l`It is shown this once. Who has it can read everything here, so keep it where only the program can.`;
+export const keyNoted = () => l`I have copied it`;
+export const nobodyReads = () => l`No program reads along yet.`;
+export const keySays = (d: { by: Text; made: Text; isUsed: 'yes' | 'no'; used: Text }) => l`made by ${d.by} on ${d.made}${select(d.isUsed, { "yes": l`, used last ${d.used}`, "other": l`, not used yet` })}`;
+export const revoked = () => l`revoked`;
+export const revoke = () => l`Revoke`;
+export const revokeNamed = (d: { name: Text }) => l`Revoke: ${d.name}`;
