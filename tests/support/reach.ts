@@ -1,9 +1,10 @@
 import type { Page } from 'puppeteer-core';
 
-/** Sizes at which everything is within reach: a bench tablet, and 1280×800 at 200 %. */
+/** Sizes at which everything is within reach: a bench tablet, 1280×800 at 200 %, and a phone. */
 export const smallSizes = [
   { name: '1024×768', width: 1024, height: 768, deviceScaleFactor: 1 },
   { name: '200 %', width: 640, height: 400, deviceScaleFactor: 2 },
+  { name: 'phone', width: 390, height: 844, deviceScaleFactor: 1 },
 ] as const;
 
 /**
@@ -16,6 +17,8 @@ export const outOfReachOn = (page: Page): Promise<string[]> =>
     const room = document.querySelector('dialog[open]') ?? document.body;
     for (const element of room.querySelectorAll<HTMLElement>('button, a[href], input, select, textarea')) {
       if (!element.checkVisibility({ visibilityProperty: true }) || element.closest('[aria-hidden=true]')) continue;
+      // It comes into the window when Tab comes to it (tried in findAndMend.test.ts).
+      if (element.matches('a[href="#content"]')) continue;
       const name = `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent ?? ''}`
         .replace(/\s+/g, ' ')
         .trim()

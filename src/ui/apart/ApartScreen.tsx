@@ -36,7 +36,11 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
   const { chosen, choose } = useChosenThing(sorted.map(({ id }) => id));
   const unit = sorted.find(({ id }) => id === chosen);
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }} minH="calc(100vh - 84px)">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 420px' }}
+      minH="calc(100vh - 84px)"
+    >
       <Box p="24px 28px">
         <Headline
           lead={words.hazardsFirstThenUnitsThat()}

@@ -13,8 +13,15 @@ export function Headline({
   readonly aside?: ReactNode;
 }) {
   return (
-    <Box as="header" display="flex" gap="24px" alignItems="flex-end" mb="14px">
-      <Box flex="1" minW="0">
+    <Box
+      as="header"
+      display="flex"
+      flexWrap={{ base: 'wrap', sm: 'nowrap' }}
+      gap={{ base: '8px 24px', sm: '24px' }}
+      alignItems="flex-end"
+      mb="14px"
+    >
+      <Box flex={{ base: '1 0 100%', sm: '1' }} minW="0">
         <Box as="h1" textStyle="headline">
           {children}
         </Box>

@@ -29,7 +29,7 @@ export function Queue({ label, title, entries, chosen, onChoose, children }: Que
       borderColor="rule"
       py="18px"
       overflowY="auto"
-      maxH="calc(100vh - 84px)"
+      maxH={{ base: '190px', lg: 'calc(100vh - 84px)' }}
     >
       <Box as="h2" textStyle="section" px="14px" mb="8px">
         {title}

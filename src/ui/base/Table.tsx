@@ -1,5 +1,15 @@
 'use client';
-import { chakra } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
+import type { ComponentProps } from 'react';
 import { tableRecipe } from '@/ui/theme/recipes/table';
 
-export const Table = chakra('table', tableRecipe);
+const Plain = chakra('table', tableRecipe);
+
+/** A table; where the window is too narrow for it, it is pushed sideways by itself. */
+export function Table(props: ComponentProps<typeof Plain>) {
+  return (
+    <Box overflowX={{ base: 'auto', md: 'visible' }}>
+      <Plain {...props} />
+    </Box>
+  );
+}

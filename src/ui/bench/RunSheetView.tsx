@@ -70,6 +70,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
     <Box
       h={{ lg: '100vh' }}
       minH="100vh"
+      pb={{ base: '76px', sm: '0' }}
       display="grid"
       gridTemplateColumns="minmax(0, 1fr)"
       gridTemplateRows={{ base: 'auto 1fr auto', lg: '60px minmax(0, 1fr) 68px' }}
@@ -96,7 +97,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
       <Box
         display="grid"
         gridTemplateColumns={{
-          base: '1fr',
+          base: 'minmax(0, 1fr)',
           md: '222px minmax(0, 1fr)',
           lg: '222px minmax(0, 1fr) 290px',
           xl: '222px minmax(0, 1fr) 310px',

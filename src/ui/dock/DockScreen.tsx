@@ -34,7 +34,11 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
   const [form, setForm] = useState<'parcel' | 'papers' | 'manifest' | null>(null);
   const suppliers = [...new Set(parcels.map(({ parcel }) => parcel.supplier))];
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '300px minmax(0, 1fr)' }} minH="calc(100vh - 84px)">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '300px minmax(0, 1fr)' }}
+      minH="calc(100vh - 84px)"
+    >
       <Box borderEndWidth="1px" borderColor="rule" p="18px 0">
         <Box display="flex" justifyContent="space-between" alignItems="center" px="18px" mb="10px">
           <Box as="h2" textStyle="section">
@@ -215,7 +219,11 @@ function OpenParcel({
       <Box role="status" minH="24px" mb="8px" textStyle="note" color="action">
         {scanned}
       </Box>
-      <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.2fr) minmax(0, 1fr)' }} gap="32px">
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.2fr) minmax(0, 1fr)' }}
+        gap="32px"
+      >
         <LinesInBox lineCount={parcel.lineCount} waiting={waiting} chosen={chosen} onChoose={choose} />
         <Box display="grid" gap="24px" alignContent="start">
           <ParcelGives forecast={forecast} hasFailed={hasFailed} paidCents={paid} />

@@ -41,7 +41,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 410px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 410px' }}
       gridTemplateRows={{ lg: 'minmax(0, 1fr)' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >

@@ -27,7 +27,7 @@ export function ModelForm({ model, onChange }: { readonly model: Model; readonly
       deviceTests.filter((other) => (other === test) !== model.tests.includes(other)),
     );
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: '1fr 1fr' }} gap="28px">
+    <Box display="grid" gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: '1fr 1fr' }} gap="28px">
       <Section title={words.names()}>
         <FieldRow label={words.maker()}>
           <TextCell

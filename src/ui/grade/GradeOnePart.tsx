@@ -61,7 +61,10 @@ export function GradeOnePart({
   useKey('Backspace', words.previousReading(), () => setWanted(lastRead), lastRead !== null);
 
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 260px', xl: 'minmax(0, 1fr) 330px' }}>
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 260px', xl: 'minmax(0, 1fr) 330px' }}
+    >
       <Box p="20px 26px" minW="0">
         <Headline
           lead={

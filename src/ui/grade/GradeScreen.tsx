@@ -32,7 +32,7 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: '180px minmax(0, 1fr)', xl: '220px minmax(0, 1fr)' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '180px minmax(0, 1fr)', xl: '220px minmax(0, 1fr)' }}
       minH="calc(100vh - 84px)"
     >
       <Queue

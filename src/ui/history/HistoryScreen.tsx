@@ -141,7 +141,8 @@ function FactLine({ entry: { fact } }: { readonly entry: HistoryFact }) {
       as="li"
       data-fact={fact.type}
       display="flex"
-      gap="14px"
+      flexWrap={{ base: 'wrap', sm: 'nowrap' }}
+      gap={{ base: '2px 14px', sm: '14px' }}
       py="7px"
       borderBottomWidth="1px"
       borderColor="rule"
@@ -159,7 +160,7 @@ function FactLine({ entry: { fact } }: { readonly entry: HistoryFact }) {
           </Link>
         ) : null}
       </Box>
-      <Box as="span" flex="1" minW="0">
+      <Box as="span" flex={{ base: '1 0 100%', sm: '1' }} minW="0">
         {sayFact(fact, fact.named)}
         {!tag && parcel && (
           <Link href={`/dock?parcel=${parcel.id}`} prefetch={false}>

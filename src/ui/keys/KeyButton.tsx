@@ -2,7 +2,7 @@
 import type { ComponentProps, ReactNode } from 'react';
 import { Button } from '@/ui/base/Button';
 import { KeyCap } from '@/ui/base/KeyCap';
-import { useKey } from './KeysProvider';
+import { useIsInChoice, useKey } from './KeysProvider';
 
 type ButtonProps = ComponentProps<typeof Button>;
 
@@ -24,8 +24,17 @@ export function KeyButton({
   readonly isEnabled?: boolean;
 }) {
   useKey(keyName, label, onPress, isEnabled);
+  // On a phone the pedal's button lies at the foot of the screen (PedalBar), but in a choice it stays where it is.
+  const isInChoice = useIsInChoice();
+  const isAtFoot = keyName === ' ' && isEnabled && !isInChoice;
   return (
-    <Button {...look} onClick={onPress} disabled={!isEnabled} aria-keyshortcuts={keyName === ' ' ? 'Space' : keyName}>
+    <Button
+      {...(isAtFoot && { display: { base: 'none', sm: 'inline-flex' } })}
+      {...look}
+      onClick={onPress}
+      disabled={!isEnabled}
+      aria-keyshortcuts={keyName === ' ' ? 'Space' : keyName}
+    >
       {keyName !== undefined && <KeyCap name={keyName} />}
       {children ?? label}
     </Button>

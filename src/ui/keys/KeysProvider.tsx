@@ -13,6 +13,7 @@ import {
 import { flushSync } from 'react-dom';
 import { KeyDispatcher } from './keyDispatcher';
 import { KeysHelp } from './KeysHelp';
+import { PedalBar } from './PedalBar';
 import { KeyRegistry, type KeyBinding } from './keyRegistry';
 
 const RegistryContext = createContext<KeyRegistry | null>(null);
@@ -78,6 +79,7 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
   return (
     <RegistryContext.Provider value={registry}>
       {children}
+      <PedalBar registry={registry} />
       {explained && (
         <LayerContext.Provider value={aboveAll}>
           <KeyLayer>
@@ -143,3 +145,6 @@ export function useScannedCode(take: (code: string) => void): void {
   });
   useLayoutEffect(() => registry?.takeCodes((code) => latest.current(code)), [registry]);
 }
+
+/** Whether this lies in a choice that is open. */
+export const useIsInChoice = (): boolean => useContext(LayerContext) > 0;

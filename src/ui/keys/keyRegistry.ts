@@ -11,11 +11,26 @@ export class KeyRegistry {
   private readonly bindings = new Set<KeyBinding>();
   private readonly layers: number[] = [];
   private readonly takers = new Set<(code: string) => void>();
+  private readonly listeners = new Set<() => void>();
+
+  /** Tells whenever what is bound changes. @returns stops telling */
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+
+  /** What the pedal does now; nothing while a choice is open, which has its own buttons. */
+  readonly pedal = (): KeyBinding | null =>
+    this.top() === 0 ? (this.live().find(({ key }) => key === ' ') ?? null) : null;
 
   /** @returns takes the binding away again */
   add(binding: KeyBinding): () => void {
     this.bindings.add(binding);
-    return () => void this.bindings.delete(binding);
+    this.tell();
+    return () => {
+      this.bindings.delete(binding);
+      this.tell();
+    };
   }
 
   /**
@@ -25,12 +40,16 @@ export class KeyRegistry {
    */
   openLayer(layer: number): () => void {
     this.layers.push(layer);
-    return () => void this.layers.splice(this.layers.indexOf(layer), 1);
+    this.tell();
+    return () => {
+      this.layers.splice(this.layers.indexOf(layer), 1);
+      this.tell();
+    };
   }
 
   /** Bindings that act now, in the order in which they were bound. */
   live(): readonly KeyBinding[] {
-    const top = Math.max(0, ...this.layers, ...[...this.bindings].map(({ layer }) => layer));
+    const top = this.top();
     const byKey = new Map<string, KeyBinding>();
     for (const binding of this.bindings) if (binding.layer === top) byKey.set(binding.key, binding);
     return [...byKey.values()];
@@ -57,5 +76,13 @@ export class KeyRegistry {
     const binding = this.live().find((candidate) => candidate.key === key);
     binding?.run();
     return binding !== undefined;
+  }
+
+  private top(): number {
+    return Math.max(0, ...this.layers, ...[...this.bindings].map(({ layer }) => layer));
+  }
+
+  private tell(): void {
+    for (const listener of this.listeners) listener();
   }
 }

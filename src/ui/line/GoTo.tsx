@@ -44,7 +44,7 @@ export function GoTo({ person, onClose }: { readonly person: Person; readonly on
   return (
     <KeyLayer>
       <Dialog title={words.goTo()} onClose={onClose}>
-        <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '170px minmax(0, 1fr)' }} gap="20px">
+        <Box display="grid" gridTemplateColumns={{ base: 'minmax(0, 1fr)', md: '170px minmax(0, 1fr)' }} gap="20px">
           <Box as="nav" aria-label={words.theLine()} display="grid" gap="6px" alignContent="start">
             {stages.map((place) => (
               <PlaceLink key={place.path} {...place} onGo={onClose} />

@@ -18,7 +18,7 @@ const StageLink = chakra(Link, {
     flexDirection: 'column',
     alignItems: 'center',
     gap: '6px',
-    w: '62px',
+    w: { base: '74px', md: '62px' },
     flexShrink: 0,
     position: 'relative',
     zIndex: 1,
@@ -107,7 +107,7 @@ export function LineBar({
 /** The line between two stages: it sags, and is straight before the slowest one. */
 function Thread({ isTight }: { readonly isTight: boolean }) {
   return (
-    <Box flex="1" h="29px" mx="-18px" minW="8px" aria-hidden>
+    <Box flex="1" h="29px" mx="-18px" minW={{ base: '38px', md: '8px' }} aria-hidden>
       <chakra.svg
         viewBox="0 0 100 29"
         preserveAspectRatio="none"

@@ -43,7 +43,12 @@ export function ShopFrame({
   readonly children: ReactNode;
 }) {
   return (
-    <Box display="grid" gridTemplateRows={{ base: 'auto 1fr', lg: '84px 1fr' }} minH="100vh">
+    <Box
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr)"
+      gridTemplateRows={{ base: 'auto 1fr', lg: '84px 1fr' }}
+      minH="100vh"
+    >
       <SkipLink href="#content">{words.skipToContent()}</SkipLink>
       <Box
         as="header"
@@ -58,9 +63,9 @@ export function ShopFrame({
         pt="13px"
         pb={{ base: '8px', lg: '0' }}
       >
-        <Box w="130px" flexShrink={0} pt="6px">
+        <Box w={{ base: '100%', sm: '130px' }} flexShrink={0} pt={{ base: '0', sm: '6px' }}>
           <Link href="/" prefetch={false}>
-            <Box as="span" fontWeight="700" fontSize="18px" display="block">
+            <Box as="span" fontWeight="700" fontSize="18px" display={{ base: 'inline', sm: 'block' }} me="8px">
               {words.pluckyParcel()}
             </Box>
             <Box as="span" textStyle="caption" color="inkMuted">
@@ -71,12 +76,12 @@ export function ShopFrame({
         <Box flex={{ base: '1 0 100%', lg: '1' }} order={{ base: 3, lg: 0 }} minW="0">
           <LineBar states={line.states} tight={line.tight} />
         </Box>
-        <Box w="200px" flexShrink={0} ms="auto">
+        <Box w={{ base: '100%', sm: '200px' }} flexShrink={0} ms="auto">
           <FindBox />
           <PersonMenu person={person} benchName={line.benchName} />
         </Box>
       </Box>
-      <Box as="main" id="content" tabIndex={-1} minW="0" outline="none">
+      <Box as="main" id="content" tabIndex={-1} minW="0" outline="none" pb={{ base: '76px', sm: '0' }}>
         {children}
       </Box>
       <WaitingCorner />

@@ -50,7 +50,12 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
   const ready = rows.filter(({ open }) => open === 0).length;
   const categories = [...new Set(rows.flatMap(({ needs }) => needs.map(({ part }) => part.category)))];
   return (
-    <Box display="grid" gridTemplateRows="minmax(0, 1fr) auto" minH="calc(100vh - 84px)">
+    <Box
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr)"
+      gridTemplateRows="minmax(0, 1fr) auto"
+      minH="calc(100vh - 84px)"
+    >
       <Box p="24px 28px" overflowX="auto">
         <Headline lead={words.onlyPartsThatFitAre()}>
           {rows.length === 0
@@ -239,7 +244,17 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
           onRelease={() => void shop.act('part-released', unit.id, { slot: need.part.id })}
         />
       )}
-      <Box display="flex" gap="8px" mt="12px">
+      <Box
+        display="flex"
+        flexWrap={{ base: 'wrap', sm: 'nowrap' }}
+        gap="8px"
+        mt="4px"
+        py="8px"
+        position={{ sm: 'sticky' }}
+        bottom="0"
+        bg="sheet"
+        data-main
+      >
         <KeyButton
           keyName=" "
           label={row.open === 0 ? words.sendTo({ tag: unit.tag, goesTo }) : words.partStillNeeded({ open: row.open })}

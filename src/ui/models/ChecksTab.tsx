@@ -17,7 +17,7 @@ export function ChecksTab({ problems }: { readonly problems: readonly ModelProbl
     <Box
       p="20px 28px"
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 420px' }}
       gap="32px"
       borderTopWidth="1px"
       borderColor="rule"

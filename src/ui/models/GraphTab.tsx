@@ -65,7 +65,7 @@ export function GraphTab({ model }: { readonly model: Model }) {
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 300px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 300px' }}
       borderTopWidth="1px"
       borderColor="rule"
     >

@@ -92,7 +92,7 @@ function Doors({ model, mayWrite, mayRehearse }: Omit<ModelScreenProps, 'view'> 
     else setRefusal(outcome.refusal);
   };
   return (
-    <Box display="flex" gap="16px" alignItems="center">
+    <Box display="flex" flexWrap={{ base: 'wrap', md: 'nowrap' }} gap="16px" alignItems="center">
       {refusal && <Caution what={words.noDraft()}>{sayRefusal(refusal)}</Caution>}
       <DownloadLink href={`/api/models/${model.id}`} name={words.json2({ id: model.id })} label={words.document()} />
       <DownloadLink

@@ -63,7 +63,7 @@ export function ModelsScreen({ library: first, unfinished, mayWrite, mayLog, off
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 320px' }}
       gridTemplateRows={{ lg: 'minmax(0, 1fr)' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >

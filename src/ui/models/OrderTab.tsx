@@ -43,7 +43,7 @@ export function OrderTab({ model }: { readonly model: Model }) {
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: '270px minmax(0, 1fr) 300px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '270px minmax(0, 1fr) 300px' }}
       borderTopWidth="1px"
       borderColor="rule"
     >

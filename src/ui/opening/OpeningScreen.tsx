@@ -41,7 +41,7 @@ export function OpeningScreen({ view, mayDraft }: { readonly view: OpeningView; 
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 350px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 350px' }}
       gridTemplateRows={{ lg: 'minmax(0, 1fr)' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >

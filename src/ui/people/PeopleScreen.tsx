@@ -65,7 +65,7 @@ export function PeopleScreen({ view, self }: { readonly view: PeopleView; readon
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 330px', xl: 'minmax(0, 1fr) 390px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 330px', xl: 'minmax(0, 1fr) 390px' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >
       <ScrollBox label={words.people()} p="20px 28px">

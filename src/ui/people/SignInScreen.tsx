@@ -102,7 +102,7 @@ export function SignInScreen({ shopName, people, benches, signIn }: SignInProps)
         <Box as="p" color="inkMuted" mb="20px">
           {words.pressYourNumberThenType()}
         </Box>
-        <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1fr' }} gap="32px">
+        <Box display="grid" gridTemplateColumns={{ base: 'minmax(0, 1fr)', md: '1.2fr 1fr' }} gap="32px">
           <Box as="ul" borderTopWidth="1px" borderColor="rule">
             {people.map(({ id, name, role }, index) => (
               <li key={id}>

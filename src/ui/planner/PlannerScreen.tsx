@@ -50,7 +50,7 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: '350px minmax(0, 1fr)' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '350px minmax(0, 1fr)' }}
       gridTemplateRows={{ lg: 'minmax(0, 1fr)' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >

@@ -38,7 +38,7 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: '180px minmax(0, 1fr)', xl: '220px minmax(0, 1fr)' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '180px minmax(0, 1fr)', xl: '220px minmax(0, 1fr)' }}
       minH="calc(100vh - 84px)"
     >
       <Queue
@@ -80,7 +80,10 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
   const sale = predictSale(model, unit, { held, look }, rules);
   const isReady = open.length === 0 && unit.isWiped;
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 280px', xl: 'minmax(0, 1fr) 320px' }}>
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 280px', xl: 'minmax(0, 1fr) 320px' }}
+    >
       <Box p="20px 26px" minW="0" display="flex" flexDirection="column" gap="22px">
         <Headline
           lead={texts.serial({
@@ -107,7 +110,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
         </Headline>
         <TestsAndData {...{ unit, model, shop, open }} />
         <Section title={texts.cosmeticGradeUnderLamp()} note={texts.asBuyerSees()}>
-          <Box display="flex" gap="8px" pt="12px">
+          <Box display="flex" flexWrap="wrap" gap="8px" pt="12px">
             {saleGrades.map((grade) => (
               <KeyButton
                 key={grade}

@@ -95,7 +95,11 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
   const face = model.faces.find(({ id }) => id === shown?.face) ?? model.faces[0];
   const out = sheet.steps.slice(0, question.step).flatMap(({ frees }) => frees);
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 350px' }} minH="calc(100vh - 84px)">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 350px' }}
+      minH="calc(100vh - 84px)"
+    >
       <Box p="24px 28px" minW="0">
         <Headline
           lead={words.practiceUnitNothingRealChanges({

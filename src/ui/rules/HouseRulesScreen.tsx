@@ -59,7 +59,7 @@ function Rules({
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 300px', xl: 'minmax(0, 1fr) 350px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 300px', xl: 'minmax(0, 1fr) 350px' }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >
       <ScrollBox label={words.howWeWorkHere()} p="20px 28px">

@@ -51,7 +51,11 @@ export function SendScreen({ view, openShipment }: SendProps) {
       for (const { unit } of going) shop.act('unit-sent', unit.id, { shipment: opened.value, recipient });
     });
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} minH="calc(100vh - 84px)">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 340px' }}
+      minH="calc(100vh - 84px)"
+    >
       <Box p="24px 28px">
         <Headline lead={words.unitsAppearHereWhenProve({ ready: ready.length })}>
           {ready.length === 0 ? words.nothingReadyToSend() : words.noUnitsReadyToSend({ going: going.length, total })}
@@ -68,6 +72,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
               key={unit.id}
               state={unit.id === chosen ? 'chosen' : held.has(unit.id) ? 'faint' : 'plain'}
               minH="60px"
+              flexWrap={{ base: 'wrap', sm: 'nowrap' }}
               onClick={() => choose(unit.id)}
             >
               <Box w="128px">

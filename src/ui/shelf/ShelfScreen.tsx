@@ -125,7 +125,13 @@ function PutAway({
         const isChosen = part.id === chosen;
         const kind = view.kinds[`${part.modelId}/${part.partRef}`];
         return (
-          <Row key={part.id} state={isChosen ? 'chosen' : 'plain'} minH="64px" onClick={() => choose(part.id)}>
+          <Row
+            key={part.id}
+            state={isChosen ? 'chosen' : 'plain'}
+            minH="64px"
+            flexWrap={{ base: 'wrap', sm: 'nowrap' }}
+            onClick={() => choose(part.id)}
+          >
             <Box w="130px">
               <Tag code={part.tag} href={`/t/${part.tag}`} />
             </Box>

@@ -50,7 +50,7 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
     <Box
       p="28px"
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px', xl: 'minmax(0, 1fr) 460px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 400px', xl: 'minmax(0, 1fr) 460px' }}
       gap="32px"
     >
       <Box minW="0">

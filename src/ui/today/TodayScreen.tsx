@@ -43,7 +43,12 @@ export function TodayScreen({
   const minutes = jobs.reduce((sum, job) => sum + job.minutes, 0);
   const { chosen } = useChosen(jobs.map(({ id }) => id));
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="28px" p="28px">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 400px' }}
+      gap="28px"
+      p="28px"
+    >
       <Box minW="0">
         {firstHour && <FirstHour steps={firstHour} role={role} isMain={jobs.length === 0} />}
         {(jobs.length > 0 || !firstHour) && (
@@ -120,11 +125,17 @@ function JobRow({
   useKey(isChosen ? ' ' : undefined, isChosen ? words.open({ title: sayToday(job.title) }) : '', open);
   useKey(isChosen ? 'Enter' : undefined, '', open);
   return (
-    <Row state={isChosen ? 'chosen' : 'plain'} minH="60px" mx="-14px" w="calc(100% + 28px)">
+    <Row
+      state={isChosen ? 'chosen' : 'plain'}
+      minH="60px"
+      mx="-14px"
+      w="calc(100% + 28px)"
+      flexWrap={{ base: 'wrap', sm: 'nowrap' }}
+    >
       <Box w="112px" flexShrink={0}>
         {job.tag ? <Tag code={job.tag} href={`/t/${job.tag}`} /> : null}
       </Box>
-      <Box flex="1" minW="0">
+      <Box flex={{ base: '1 0 100%', sm: '1' }} order={{ base: -1, sm: 0 }} minW="0">
         <Box id={titleId} textStyle="list" overflow="hidden" textOverflow="ellipsis">
           {sayToday(job.title)}
         </Box>

@@ -62,7 +62,11 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: '176px minmax(0, 1fr) 300px', xl: '200px minmax(0, 1fr) 350px' }}
+      gridTemplateColumns={{
+        base: 'minmax(0, 1fr)',
+        lg: '176px minmax(0, 1fr) 300px',
+        xl: '200px minmax(0, 1fr) 350px',
+      }}
       h={{ lg: 'calc(100vh - 84px)' }}
     >
       <Queue
@@ -186,7 +190,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
           proposed={proposed}
           onDecide={decide}
         />
-        <Box mt="auto" pt="16px">
+        <Box mt="auto" pt="16px" pb="4px" position={{ lg: 'sticky' }} bottom="-20px" bg="sheet" data-main>
           <KeyButton
             keyName=" "
             label={texts.nextThing({

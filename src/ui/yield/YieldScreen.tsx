@@ -41,7 +41,7 @@ export function YieldScreen({ view }: { readonly view: YieldsView }) {
       >
         {sayYields(headline)}
       </Headline>
-      <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1.15fr 1fr' }} gap="36px">
+      <Box display="grid" gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '1.15fr 1fr' }} gap="36px">
         <Section title={words.goodPartsPer100Sought()} note={words.dotSoFarBar95()}>
           {yields.length === 0 ? (
             <>

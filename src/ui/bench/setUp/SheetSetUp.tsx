@@ -66,7 +66,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
       </BenchHeader>
       <Box
         display="grid"
-        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 330px', xl: 'minmax(0, 1fr) 380px' }}
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 330px', xl: 'minmax(0, 1fr) 380px' }}
         as="main"
       >
         <Box p="24px 28px">
