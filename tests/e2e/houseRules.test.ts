@@ -23,6 +23,7 @@ test('a lead changes a rule: what would change is said first, then it is saved, 
   const page = await bench.signIn('Sunniva T.');
   await go(page, bench.url, '/');
   await page.click('button[aria-haspopup=dialog]');
+  await page.waitForSelector('dialog a[href="/rules"]');
   await page.evaluate(() => document.querySelector<HTMLElement>('a[href="/rules"]')?.click());
   await says(page, 'A minute of work');
   const before = await version(page);

@@ -76,3 +76,21 @@ test('no letter, no digit and not the pedal decides about a unit that nobody has
   await page.waitForSelector('dialog[open]');
   await says(page, 'Which model');
 }, 60_000);
+
+test('the main action is in view, however much is said above it', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await page.setViewport({ width: 1280, height: 800 });
+  for (const [path, keys] of [
+    ['/triage', ['e']],
+    ['/match', []],
+  ] as const) {
+    await go(page, bench.url, path);
+    await press(page, ...keys);
+    await settled(page);
+    const [top, bottom] = await page.$eval('[data-main] [aria-keyshortcuts="Space"]', (button) => {
+      const box = button.getBoundingClientRect();
+      return [box.top, box.bottom];
+    });
+    expect([path, top > 0 && bottom <= 800]).toEqual([path, true]);
+  }
+});

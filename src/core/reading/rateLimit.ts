@@ -25,7 +25,8 @@ export interface Taken {
 export function takeOne(bucket: Bucket | undefined, now: number): Taken {
   const before = bucket ?? { left: mostAtOnce, at: now };
   const passed = Math.max(0, now - before.at) / 1000;
+  const at = Math.max(before.at, now);
   const left = Math.min(mostAtOnce, before.left + passed * perSecond);
-  if (left < 1) return { bucket: { left, at: now }, isAllowed: false, waitSeconds: Math.ceil((1 - left) / perSecond) };
-  return { bucket: { left: left - 1, at: now }, isAllowed: true, waitSeconds: 0 };
+  if (left < 1) return { bucket: { left, at }, isAllowed: false, waitSeconds: Math.ceil((1 - left) / perSecond) };
+  return { bucket: { left: left - 1, at }, isAllowed: true, waitSeconds: 0 };
 }

@@ -118,17 +118,22 @@ export const perWritten: Readonly<Record<'money' | 'share' | 'minutes' | 'number
 };
 
 /**
- * What somebody typed for a rule, as the rule keeps it: numbers with a point or a comma, money in whole cents.
+ * What somebody typed for a rule, as the rule keeps it: money in whole cents.
  *
+ * @param numberOf  reads a number as the shop writes numbers
  * @returns undefined when it cannot be read; null for nothing, where nothing is allowed
  */
-export function readRule(kind: RuleKind, typed: string): RuleValue | undefined {
+export function readRule(
+  kind: RuleKind,
+  typed: string,
+  numberOf: (typed: string) => number | undefined,
+): RuleValue | undefined {
   const trimmed = typed.trim();
   if (kind.is === 'choice') return kind.among.includes(trimmed) ? trimmed : undefined;
   if (trimmed === '') return kind.isNullable ? null : undefined;
   if (kind.is === 'text') return trimmed;
-  if (!/^\d{1,7}([.,]\d{1,4})?$/.test(trimmed)) return undefined;
-  const value = Number(trimmed.replace(',', '.'));
+  const value = numberOf(trimmed);
+  if (value === undefined || value >= 1e7) return undefined;
   if (kind.is === 'money') return Math.round(value * perWritten.money);
   // To a millionth, so that 8.5 % is 0.085 and not a hair beside it.
   return Math.round(value * perWritten[kind.is] * 1e6) / 1e6;

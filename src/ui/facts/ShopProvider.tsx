@@ -1,5 +1,14 @@
 'use client';
-import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 import { v4 as makeId } from 'uuid';
 import type { Entities, Parcel, Part, Unit } from '@/core/entities/entities';
 import type { Fact, FactType, Payloads } from '@/core/shop/facts';
@@ -42,11 +51,13 @@ export function ShopProvider({ children }: { readonly children: ReactNode }) {
       made.setKeptAt(keptAt);
       // A page from the server knows better than what was laid over an earlier one.
       if (keptAt === null) void browserLaid.clear().catch(() => undefined);
-      else
+      else {
+        made.recall(browserLaid.now<Overlaid>());
         void browserLaid.load<Overlaid>().then(
           (laid) => made.recall(laid),
           () => undefined,
         );
+      }
       const outbox: FactOutbox = new Outbox({
         store: browserLetters<Fact>('facts'),
         post: postFacts,
@@ -104,7 +115,8 @@ export function useShop(seeds: Seeds): Shop {
   'use no memo';
   const store = useShopStore();
   const snapshot = useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
-  useEffect(() => store.served(seeds), [store, seeds]);
+  // Kept before the frame that shows it: a page loaded again right after is not older than that.
+  useLayoutEffect(() => store.served(seeds), [store, seeds]);
   return useMemo(() => {
     void snapshot;
     const laidOver = <K extends 'unit' | 'part'>(kind: K, served: readonly Entities[K][]): readonly Entities[K][] => [

@@ -188,7 +188,8 @@ export class ShopStore {
 
   /** What an earlier page had laid over, for a page that is older than it. */
   recall(laid: Iterable<readonly [string, Overlaid]>): void {
-    for (const [id, overlaid] of laid) if (!this.overlay.has(id)) this.overlay.set(id, overlaid);
+    for (const [id, overlaid] of laid)
+      if ((this.overlay.get(id)?.version ?? -1) < overlaid.version) this.overlay.set(id, overlaid);
     this.tell();
   }
 

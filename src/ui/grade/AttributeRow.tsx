@@ -10,6 +10,7 @@ import { Input } from '@/ui/base/Input';
 import { Punches } from '@/ui/base/Punches';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { Button } from '@/ui/base/Button';
+import { readNumber } from '@/words/say/readNumber';
 import * as words from '@/words/catalogue/grade';
 
 interface AttributeRowProps {
@@ -92,8 +93,7 @@ function NumberReading({ attribute, onRead }: ReadingProps<NumberAttribute>) {
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => field.current?.focus({ preventScroll: true }), []);
   const take = () => {
-    const text = field.current?.value.trim().replace(',', '.') ?? '';
-    const reading = text === '' ? Number.NaN : Number(text);
+    const reading = readNumber(field.current?.value ?? '') ?? Number.NaN;
     if (gradeReading(attribute, reading) === undefined)
       setProblem(
         words.enterNumberFromTo({

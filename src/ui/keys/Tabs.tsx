@@ -25,7 +25,7 @@ export function Tabs<T extends string>({
 }) {
   return (
     <Parts.Root unstyled lazyMount unmountOnExit value={open} onValueChange={({ value }) => onOpen(value as T)}>
-      <Parts.List aria-label={label} display="flex" px="28px" gap="2px">
+      <Parts.List aria-label={label} display="flex" px={{ base: '16px', md: '28px' }} gap="2px" overflowX="auto">
         {tabs.map((tab) => (
           <Tab key={tab.id} id={tab.id} keyName={tab.key} label={tab.label} onOpen={() => onOpen(tab.id)} />
         ))}

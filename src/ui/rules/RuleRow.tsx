@@ -6,6 +6,7 @@ import { Button } from '@/ui/base/Button';
 import { Input } from '@/ui/base/Input';
 import { currencySign } from '@/words/format';
 import { ruleChoiceNames, ruleUnits, ruleWords, sayRule, writeRule } from '@/words/say/ruleWords';
+import { readNumber } from '@/words/say/readNumber';
 import * as words from '@/words/catalogue/rules';
 
 interface RuleRowProps {
@@ -76,7 +77,7 @@ function RuleInput({
   onChange,
 }: Pick<RuleRowProps, 'field' | 'value' | 'onChange'> & { readonly name: string }) {
   const [typed, setTyped] = useState<string | null>(null);
-  const isUnread = typed !== null && readRule(kind, typed) === undefined;
+  const isUnread = typed !== null && readRule(kind, typed, readNumber) === undefined;
   return (
     <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
       <Input
@@ -91,7 +92,7 @@ function RuleInput({
         value={typed ?? writeRule(kind, value)}
         onChange={(event) => {
           setTyped(event.currentTarget.value);
-          const read = readRule(kind, event.currentTarget.value);
+          const read = readRule(kind, event.currentTarget.value, readNumber);
           if (read !== undefined) onChange(read);
         }}
         onBlur={() => !isUnread && setTyped(null)}

@@ -55,16 +55,49 @@ export function browserLetters<L extends Letter>(box: string): LetterStore<L> {
   };
 }
 
+const tabPrefix = 'plucky-laid ';
+
+/**
+ * A copy of what is laid over in the tab's own storage: written before the screen is drawn, where the database comes a
+ * moment later. A page that is loaded again in that moment shows nothing older than what was on it.
+ */
+const tabCopy = {
+  keep: (id: string, laid: unknown): void => {
+    try {
+      if (laid) sessionStorage.setItem(tabPrefix + id, JSON.stringify(laid));
+      else sessionStorage.removeItem(tabPrefix + id);
+    } catch {
+      // Full or forbidden: the database has it a moment later.
+    }
+  },
+  ids: (): readonly string[] => {
+    try {
+      return Object.keys(sessionStorage).flatMap((key) =>
+        key.startsWith(tabPrefix) ? [key.slice(tabPrefix.length)] : [],
+      );
+    } catch {
+      return [];
+    }
+  },
+};
+
 /** What was laid over what the server last said, by the id of its thing, for a page that has to do without the server. */
 export const browserLaid = {
+  /** What this tab knows of it, at once. */
+  now: <T>(): readonly (readonly [string, T])[] =>
+    tabCopy.ids().map((id) => [id, JSON.parse(sessionStorage.getItem(tabPrefix + id) ?? 'null') as T] as const),
   load: async <T>(): Promise<readonly (readonly [string, T])[]> => {
     const db = await database();
     const [ids, all] = await Promise.all([db.getAllKeys(laidName), db.getAll(laidName)]);
     return all.map((laid, at) => [ids[at] as string, laid as T] as const);
   },
   keep: async (id: string, laid: unknown): Promise<void> => {
+    tabCopy.keep(id, laid);
     const db = await database();
     await (laid ? db.put(laidName, laid, id) : db.delete(laidName, id));
   },
-  clear: async (): Promise<void> => (await database()).clear(laidName),
+  clear: async (): Promise<void> => {
+    for (const id of tabCopy.ids()) tabCopy.keep(id, null);
+    await (await database()).clear(laidName);
+  },
 };

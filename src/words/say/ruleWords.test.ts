@@ -1,10 +1,11 @@
+import { readNumber } from './readNumber';
 import { readRule, ruleFields, ruleValue } from '@/core/rules/ruleFields';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { ruleChoiceNames, ruleWords, sayRule, writeRule } from './ruleWords';
 
 test.each(ruleFields)('$id: what the field shows is read as the same value', ({ id, kind }) => {
   const value = ruleValue(startingHouseRules, id);
-  expect(readRule(kind, writeRule(kind, value))).toBe(value);
+  expect(readRule(kind, writeRule(kind, value), readNumber)).toBe(value);
   expect(ruleWords[id].name).not.toBe(ruleWords[id].says);
 });
 

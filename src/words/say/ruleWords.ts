@@ -1,6 +1,7 @@
 import { perWritten, type RuleId, type RuleKind, type RuleSection, type RuleValue } from '@/core/rules/ruleFields';
 import * as words from '@/words/catalogue/rules';
 import { money, number } from '@/words/format';
+import { writeNumber } from './readNumber';
 
 export const ruleSectionNames: Readonly<Record<RuleSection, string>> = {
   shop: words.sectionShop(),
@@ -60,12 +61,12 @@ export const ruleUnits: Readonly<Record<RuleKind['is'], string>> = {
   celsius: words.celsius(),
 };
 
-/** A rule's value as it is typed: without its unit, and with a point. */
+/** A rule's value as it is typed: without its unit, and as this shop writes numbers. */
 export function writeRule({ is }: RuleKind, value: RuleValue): string {
   if (typeof value !== 'number') return value === null ? '' : String(value);
   if (is === 'text' || is === 'choice') return String(value);
   const written = Math.round((value / perWritten[is]) * 1e4) / 1e4;
-  return is === 'money' ? written.toFixed(2) : String(written);
+  return is === 'money' ? written.toFixed(2).replace('.', writeNumber(0.5).charAt(1)) : writeNumber(written);
 }
 
 /** A rule's value as a sentence says it. */
