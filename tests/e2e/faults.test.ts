@@ -147,7 +147,7 @@ describe('requests that no page of ours would make', () => {
     const names = await page.$$eval('main button[aria-pressed]', (all) =>
       all.map(({ textContent }) => textContent ?? ''),
     );
-    await press(page, String(names.findIndex((name) => name.includes('Tova')) + 1));
+    await press(page, String(names.findIndex((name) => name.includes('Joris')) + 1));
     await page.waitForSelector('input[type=password]:not([disabled])');
     for (const words of [/4 tries left/, /3 tries/, /2 tries/, /1 try left/, /Too many wrong PINs\. Wait 5 min/]) {
       await page.focus('input[type=password]');

@@ -87,10 +87,35 @@ test('the main action is in view, however much is said above it', async () => {
     await go(page, bench.url, path);
     await press(page, ...keys);
     await settled(page);
-    const [top, bottom] = await page.$eval('[data-main] [aria-keyshortcuts="Space"]', (button) => {
+    const [top = 0, bottom = 0] = await page.$eval('[data-main] [aria-keyshortcuts="Space"]', (button) => {
       const box = button.getBoundingClientRect();
       return [box.top, box.bottom];
     });
     expect([path, top > 0 && bottom <= 800]).toEqual([path, true]);
   }
 });
+
+test('to somebody who only looks nothing is shown that records: whatever is pressed, no fact is sent and nothing is refused', async () => {
+  const viewer = await bench.signIn('Tova B.');
+  const sent: string[] = [];
+  viewer.on('request', (request) => {
+    if (request.method() !== 'GET') sent.push(`${request.method()} ${new URL(request.url()).pathname}`);
+  });
+  await go(viewer, bench.url, '/teardown');
+  const tag = await viewer.$eval('main li', ({ textContent }) => /U-\d+/.exec(textContent ?? '')?.[0] ?? '');
+  const places = ['/dock', '/triage', '/grade', '/shelf', '/match', '/prove', '/send', '/apart', `/bench/${tag}`];
+  for (const path of places) {
+    await go(viewer, bench.url, path);
+    const keys = await viewer.$$eval('button[aria-keyshortcuts]', (buttons) =>
+      buttons.map((button) => button.getAttribute('aria-keyshortcuts') ?? ''),
+    );
+    for (const key of keys.filter((name) => /^([a-z0-9]|Space)$/.test(name))) {
+      await go(viewer, bench.url, path);
+      await press(viewer, key === 'Space' ? 'space' : key);
+      await settled(viewer);
+    }
+    expect([path, await text(viewer)]).not.toEqual([path, expect.stringContaining('Not done')]);
+  }
+  // Who has a unit in hand at triage is no fact; it is not asked of somebody who only looks either.
+  expect(sent.filter((request) => request !== 'POST /api/live')).toEqual([]);
+}, 120_000);

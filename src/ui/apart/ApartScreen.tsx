@@ -61,12 +61,12 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
           ))}
         </Box>
         <Box mt="20px">
-          <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />{' '}
+          <KeyButton records keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />{' '}
           {unit?.apartPlace === 'unknown-model' && (
             <KeyButton keyName="o" label={words.firstOpening()} onPress={() => router.push('/models')} />
           )}{' '}
           {person.role === 'lead' && (
-            <KeyButton keyName="n" label={words.reportLostSerials()} onPress={() => setReporting(true)} />
+            <KeyButton records keyName="n" label={words.reportLostSerials()} onPress={() => setReporting(true)} />
           )}
         </Box>
       </Box>
@@ -151,6 +151,7 @@ function OneApart({
         <Box display="grid" gap="8px" pt="10px">
           {letsGo.map((because, at) => (
             <KeyButton
+              records
               key={because}
               keyName={at === 0 ? ' ' : 'd'}
               label={letGoNames[because]}

@@ -22,6 +22,7 @@ export function SafetySteps({
         return (
           <li key={step}>
             <KeyButton
+              records
               keyName={String(at + 1)}
               label={step}
               look={isDone ? 'outline' : 'quiet'}

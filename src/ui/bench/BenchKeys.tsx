@@ -59,6 +59,7 @@ export function BenchKeys({
       ) : atGate ? (
         <>
           <KeyButton
+            records
             keyName=" "
             label={words.passedContinue()}
             look="action"
@@ -69,6 +70,7 @@ export function BenchKeys({
             onPress={() => on.onJudge(true)}
           />
           <KeyButton
+            records
             keyName="n"
             label={words.failed()}
             look="danger"
@@ -79,6 +81,7 @@ export function BenchKeys({
         </>
       ) : (
         <KeyButton
+          records
           keyName=" "
           label={pedal?.label ?? words.doneEarly({ isEarly: isEarly ? 'yes' : 'no' })}
           look={isEarly ? 'outline' : 'action'}
@@ -90,8 +93,9 @@ export function BenchKeys({
           data-testid="done"
         />
       )}
-      {canDoUntimed && <KeyButton keyName="d" label={words.done()} size="bench" flex="1" onPress={on.onDone} />}
+      {canDoUntimed && <KeyButton records keyName="d" label={words.done()} size="bench" flex="1" onPress={on.onDone} />}
       <KeyButton
+        records
         keyName="r"
         label={words.wontComeLoose()}
         size="bench"
@@ -100,6 +104,7 @@ export function BenchKeys({
         onPress={() => on.onAsk('resists')}
       />
       <KeyButton
+        records
         keyName="b"
         label={words.brokenMissing()}
         look="danger"
@@ -108,8 +113,9 @@ export function BenchKeys({
         isEnabled={hasParts}
         onPress={() => on.onAsk('part')}
       />
-      <KeyButton keyName="g" label={words.found()} size="bench" flex="1" onPress={() => on.onAsk('found')} />
+      <KeyButton records keyName="g" label={words.found()} size="bench" flex="1" onPress={() => on.onAsk('found')} />
       <KeyButton
+        records
         keyName="s"
         label={words.screw()}
         size="bench"
@@ -118,6 +124,7 @@ export function BenchKeys({
         onPress={() => on.onAsk('screw')}
       />
       <KeyButton
+        records
         keyName="o"
         label={words.other()}
         size="bench"
@@ -125,9 +132,11 @@ export function BenchKeys({
         isEnabled={!isHalted}
         onPress={() => on.onAsk('otherwise')}
       />
-      <KeyButton keyName="t" label={words.breakWord()} size="bench" flex="1" onPress={on.onBreak} />
-      <KeyButton keyName="u" label={words.undo()} size="bench" flex="1" onPress={on.onTakeBack} />
-      {isTeardown && <KeyButton keyName="h" label={words.stopHere()} size="bench" flex="1" onPress={on.onStop} />}
+      <KeyButton records keyName="t" label={words.breakWord()} size="bench" flex="1" onPress={on.onBreak} />
+      <KeyButton records keyName="u" label={words.undo()} size="bench" flex="1" onPress={on.onTakeBack} />
+      {isTeardown && (
+        <KeyButton records keyName="h" label={words.stopHere()} size="bench" flex="1" onPress={on.onStop} />
+      )}
     </Box>
   );
 }

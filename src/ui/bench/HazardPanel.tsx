@@ -42,6 +42,7 @@ export function HazardPanel({ unit, person, leads, onCleared, onSetApart }: Haza
       <Box display="grid" gap="12px" maxW="720px">
         {person.role === 'lead' ? (
           <KeyButton
+            records
             keyName=" "
             label={words.safeContinueSheet()}
             look="action"
@@ -53,6 +54,7 @@ export function HazardPanel({ unit, person, leads, onCleared, onSetApart }: Haza
           <Authorised unit={unit} leads={leads} isReady={isReady} />
         )}
         <KeyButton
+          records
           keyName="q"
           label={words.hotSmellingOrPuncturedTake({ tag: unit.tag })}
           look="danger"

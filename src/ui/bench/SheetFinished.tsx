@@ -64,7 +64,7 @@ export function SheetFinished(props: BenchProps) {
         <Headline lead={lead}>{headline}</Headline>
         <Box display="flex" gap="10px" mb="24px">
           <KeyButton keyName=" " label={next.label} look="action" size="wide" onPress={() => router.push(next.path)} />
-          <KeyButton keyName="u" label={words.undoLastStep()} onPress={() => void shop.takeBack(unit.id)} />
+          <KeyButton records keyName="u" label={words.undoLastStep()} onPress={() => void shop.takeBack(unit.id)} />
           <KeyButton keyName="Escape" label={words.today()} onPress={() => router.push('/')} />
         </Box>
         {isApart && (

@@ -50,7 +50,7 @@ export function StillToCome({
             onPress={() => onLeave(rest.paying)}
           />
         )}
-        <KeyButton keyName="w" label={words.partsWanted()} size="small" onPress={onChange} />
+        <KeyButton records keyName="w" label={words.partsWanted()} size="small" onPress={onChange} />
       </Box>
     </Section>
   );

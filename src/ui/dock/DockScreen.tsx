@@ -44,7 +44,7 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
           <Box as="h2" textStyle="section">
             {words.parcels()}
           </Box>
-          <KeyButton keyName="n" label={words.newParcel()} size="small" onPress={() => setForm('parcel')} />
+          <KeyButton records keyName="n" label={words.newParcel()} size="small" onPress={() => setForm('parcel')} />
         </Box>
         <Box as="ul">
           {parcels.map((summary) => (
@@ -64,6 +64,7 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
           <>
             <Headline lead={words.parcelLotThatArrivesTogether()}>{words.noParcelsYet()}</Headline>
             <KeyButton
+              records
               keyName=" "
               label={words.addFirstParcel()}
               look="action"
@@ -192,24 +193,27 @@ function OpenParcel({
       </Headline>
       <Box display="flex" gap="10px" flexWrap="wrap" mb="22px">
         <KeyButton
+          records
           keyName=" "
           label={line ? words.tagLine({ lineNo: line.lineNo }) : words.tagUnit()}
           look="action"
           size="wide"
           onPress={() => tag(line ?? null)}
         />
-        <KeyButton keyName="x" label={words.tagExtraUnit()} onPress={() => tag(null)} />
-        <KeyButton keyName="i" label={words.importList()} onPress={onImport} />
-        <KeyButton keyName="u" label={words.undo()} onPress={takeBack} />
+        <KeyButton records keyName="x" label={words.tagExtraUnit()} onPress={() => tag(null)} />
+        <KeyButton records keyName="i" label={words.importList()} onPress={onImport} />
+        <KeyButton records keyName="u" label={words.undo()} onPress={takeBack} />
         <CodeField label={words.typeSerial()} onCode={takeCode} />
-        <KeyButton keyName="m" label={words.correctParcel()} onPress={onPapers} />
+        <KeyButton records keyName="m" label={words.correctParcel()} onPress={onPapers} />
         <KeyButton
+          records
           keyName="e"
           label={words.boxNotEmpty({ isCounted: parcel.isCounted ? 'yes' : 'no' })}
           isEnabled={parcel.lineCount > 0}
           onPress={() => void shop.act('parcel-counted', parcel.id, { isCounted: !parcel.isCounted })}
         />
         <KeyButton
+          records
           keyName="c"
           label={words.splitCost({ costRule: costRuleNames[parcel.costRule] })}
           onPress={() => void shop.act('cost-spread', parcel.id, { rule: nextRule })}

@@ -134,6 +134,7 @@ function ChoiceReading({ attribute, onRead }: ReadingProps<ChoiceAttribute>) {
     <Box display="flex" flexWrap="wrap" gap="6px">
       {attribute.choices.map(({ id }, index) => (
         <KeyButton
+          records
           key={id}
           keyName={String(index + 1)}
           label={choiceName(attribute.id, id)}

@@ -116,6 +116,7 @@ export function GradeOnePart({
         )}
         <Box mt="auto" display="grid" gap="10px">
           <KeyButton
+            records
             keyName=" "
             label={words.scrapNext({
               isJudgedOk: judged.ok ? 'yes' : 'no',
@@ -128,8 +129,9 @@ export function GradeOnePart({
             onPress={settle}
           />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
-            <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
+            <KeyButton records keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
             <KeyButton
+              records
               keyName="x"
               label={words.scrap()}
               look="danger"

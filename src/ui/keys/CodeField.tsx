@@ -19,7 +19,7 @@ export function CodeField({ label, onCode }: { readonly label: string; readonly 
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <>
-      <KeyButton keyName="s" label={label} onPress={() => setTyped('')} />
+      <KeyButton records keyName="s" label={label} onPress={() => setTyped('')} />
       {digits.map((digit) => (
         <DigitKey key={digit} digit={digit} onPress={setTyped} />
       ))}

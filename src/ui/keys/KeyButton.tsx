@@ -2,6 +2,7 @@
 import type { ComponentProps, ReactNode } from 'react';
 import { Button } from '@/ui/base/Button';
 import { KeyCap } from '@/ui/base/KeyCap';
+import { useMayRecord } from '@/ui/people/MayRecord';
 import { useIsInChoice, useKey } from './KeysProvider';
 
 type ButtonProps = ComponentProps<typeof Button>;
@@ -13,6 +14,7 @@ export function KeyButton({
   children,
   onPress,
   isEnabled = true,
+  records = false,
   ...look
 }: Omit<ButtonProps, 'onClick' | 'children'> & {
   /** Without a key it is for Tab and the pointer. */
@@ -22,10 +24,14 @@ export function KeyButton({
   readonly children?: ReactNode;
   readonly onPress: () => void;
   readonly isEnabled?: boolean;
+  /** It records a fact, at once or after a choice: it is not there for somebody who only looks. */
+  readonly records?: boolean;
 }) {
-  useKey(keyName, label, onPress, isEnabled);
+  const isGone = !useMayRecord() && records;
+  useKey(keyName, label, onPress, isEnabled && !isGone);
   // On a phone the pedal's button lies at the foot of the screen (PedalBar), but in a choice it stays where it is.
   const isInChoice = useIsInChoice();
+  if (isGone) return null;
   const isAtFoot = keyName === ' ' && isEnabled && !isInChoice;
   return (
     <Button

@@ -7,26 +7,31 @@ import type { HouseRules } from '@/core/shared/houseRules';
 import { RulesProvider } from '@/ui/rules/RulesProvider';
 import { KeysProvider } from '@/ui/keys/KeysProvider';
 import { LiveUpdates } from '@/ui/facts/LiveUpdates';
+import { MayRecord } from '@/ui/people/MayRecord';
 import { TimersProvider } from '@/ui/timers/TimersProvider';
 
 /** What every screen of a signed-in person stands on: keys, facts on their way, news from other benches. */
 export function Workplace({
   rules,
   timers,
+  mayRecord,
   children,
 }: {
   readonly rules: HouseRules;
   readonly timers: readonly Unit[];
+  readonly mayRecord: boolean;
   readonly children: ReactNode;
 }) {
   return (
     <RulesProvider rules={rules}>
       <ShopProvider>
-        <KeysProvider>
-          <TimersProvider units={timers}>{children}</TimersProvider>
-          <NoticeBar />
-          <LiveUpdates />
-        </KeysProvider>
+        <MayRecord value={mayRecord}>
+          <KeysProvider>
+            <TimersProvider units={timers}>{children}</TimersProvider>
+            <NoticeBar />
+            <LiveUpdates />
+          </KeysProvider>
+        </MayRecord>
       </ShopProvider>
     </RulesProvider>
   );

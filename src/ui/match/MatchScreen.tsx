@@ -256,13 +256,14 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
         data-main
       >
         <KeyButton
+          records
           keyName=" "
           label={row.open === 0 ? words.sendTo({ tag: unit.tag, goesTo }) : words.partStillNeeded({ open: row.open })}
           look="action"
           isEnabled={row.open === 0}
           onPress={() => void shop.act('unit-matched', unit.id, {})}
         />
-        <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
+        <KeyButton records keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
         <KeyButton keyName="r" label={words.rebuilds()} onPress={() => router.push('/rebuild')} />
       </Box>
     </Box>

@@ -36,9 +36,10 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
             : words.itsOwnPartCountsAs()}
       </Box>
       <Box display="flex" gap="8px" flexWrap="wrap">
-        {assigned && <KeyButton keyName="x" label={words.putBack({ tag: assigned.tag })} onPress={onRelease} />}
+        {assigned && <KeyButton records keyName="x" label={words.putBack({ tag: assigned.tag })} onPress={onRelease} />}
         {offers.slice(0, shownOffers).map(({ part, sellsAt, gainCents }, index) => (
           <KeyButton
+            records
             key={part.id}
             keyName={String(index + 1)}
             label={words.takeGradeFrom({ tag: part.tag, grade: part.grade, bin: part.bin })}

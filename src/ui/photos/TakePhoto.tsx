@@ -49,6 +49,7 @@ export function TakePhoto({
         }}
       />
       <KeyButton
+        records
         keyName="h"
         label={labels[state]}
         size="small"

@@ -60,7 +60,7 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
           <Nothing>{texts.releasedUnitsAreAtSend()}</Nothing>
           <Box display="flex" gap="10px">
             <NextPlace stage="send" />
-            <KeyButton keyName="u" label={texts.undoLastRelease()} onPress={() => void shop.takeBack()} />
+            <KeyButton records keyName="u" label={texts.undoLastRelease()} onPress={() => void shop.takeBack()} />
           </Box>
         </Box>
       )}
@@ -113,6 +113,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
           <Box display="flex" flexWrap="wrap" gap="8px" pt="12px">
             {saleGrades.map((grade) => (
               <KeyButton
+                records
                 key={grade}
                 keyName={grade.toLowerCase()}
                 label={texts.cosmeticGrade({ grade })}
@@ -139,6 +140,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
         <Box mt="auto" display="grid" gap="10px">
           {failed.length > 0 && (
             <KeyButton
+              records
               keyName="r"
               label={texts.backToMatch()}
               look="danger"
@@ -149,8 +151,9 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
               }
             />
           )}
-          <KeyButton keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
+          <KeyButton records keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
           <KeyButton
+            records
             keyName=" "
             label={texts.releaseAt({ grade: sale.grade })}
             look="action"
@@ -205,6 +208,7 @@ function TestsAndData({
             </Caution>
           ) : (
             <KeyButton
+              records
               keyName="w"
               label={texts.markAsWiped()}
               look="outline"

@@ -113,14 +113,16 @@ export function SendScreen({ view, openShipment }: SendProps) {
           </Field>
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
             <KeyButton
+              records
               keyName="h"
               label={words.holdBack()}
               isEnabled={chosen !== undefined}
               onPress={() => chosen && toggle(chosen)}
             />
-            <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
+            <KeyButton records keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
           </Box>
           <KeyButton
+            records
             keyName=" "
             label={words.sendUnit({ going: going.length })}
             look="action"

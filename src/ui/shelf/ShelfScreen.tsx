@@ -45,7 +45,7 @@ export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonl
         lead={texts.binWhereSameKindStored({ isWaiting: waiting.length > 0 ? 'yes' : 'no' })}
         aside={
           <Box as="span">
-            <KeyButton keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
+            <KeyButton records keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
           </Box>
         }
       >
@@ -145,6 +145,7 @@ function PutAway({
             <Box w="210px" display="flex" justifyContent="flex-end" gap="8px">
               {isChosen && bin && (
                 <KeyButton
+                  records
                   keyName=" "
                   label={texts.into({ bin })}
                   look="action"
@@ -153,6 +154,7 @@ function PutAway({
               )}
               {isChosen && !bin && (
                 <KeyButton
+                  records
                   keyName="x"
                   label={texts.scrapEveryBinFull({ isDataCleared: part.isDataCleared ? 'yes' : 'no' })}
                   look="danger"

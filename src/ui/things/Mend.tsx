@@ -31,6 +31,7 @@ export function MendUnit({ unit: served }: { readonly unit: Unit }) {
     <>
       {unit.stage === 'send' && (
         <KeyButton
+          records
           keyName="w"
           label={words.withdrawRelease()}
           onPress={() => {
@@ -39,7 +40,7 @@ export function MendUnit({ unit: served }: { readonly unit: Unit }) {
         />
       )}
       {recalledFrom.includes(unit.stage) && !isBuilt && (
-        <KeyButton keyName="b" label={words.backToTriage()} onPress={() => setAsking(true)} />
+        <KeyButton records keyName="b" label={words.backToTriage()} onPress={() => setAsking(true)} />
       )}
       {isAsking && (
         <KeyLayer>
@@ -77,5 +78,7 @@ export function MendUnit({ unit: served }: { readonly unit: Unit }) {
 export function MendPart({ part }: { readonly part: Part }) {
   const router = useRouter();
   if (!gradedAgainAt.includes(part.place)) return null;
-  return <KeyButton keyName="g" label={words.gradeAgain()} onPress={() => router.push(`/grade?part=${part.tag}`)} />;
+  return (
+    <KeyButton records keyName="g" label={words.gradeAgain()} onPress={() => router.push(`/grade?part=${part.tag}`)} />
+  );
 }

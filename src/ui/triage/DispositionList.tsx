@@ -59,6 +59,7 @@ export function DispositionList({
           >
             <Box display="flex" alignItems="center" gap="12px">
               <KeyButton
+                records
                 // Before a unit is identified no letter decides: it may be the first of a serial that is typed.
                 keyName={valued.length > 0 ? keys[disposition] : undefined}
                 label={dispositionNames[disposition]}

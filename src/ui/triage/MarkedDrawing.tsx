@@ -74,6 +74,7 @@ export function MarkedDrawing({
       <Box display="flex" flexWrap="wrap" gap="6px">
         {(Object.keys(markKeys) as Finding[]).map((finding) => (
           <KeyButton
+            records
             key={finding}
             keyName={markKeys[finding]}
             label={findingNames[finding]}

@@ -29,6 +29,7 @@ export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
         const Symbol = symbols[result];
         return (
           <KeyButton
+            records
             key={test}
             keyName={testKeys[index] ?? '-'}
             label={texts.testIs({ test: testNames[test], result: resultNames[result] })}
@@ -48,6 +49,7 @@ export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
         );
       })}
       <KeyButton
+        records
         keyName="y"
         label={texts.restOk()}
         look="outline"

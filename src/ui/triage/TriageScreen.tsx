@@ -54,7 +54,7 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
         </Headline>
         <Box display="flex" gap="10px">
           {all.length === 0 && <NextPlace stage="dock" />}
-          <KeyButton keyName="u" label={texts.undoLastDecision()} onPress={() => void shop.takeBack()} />
+          <KeyButton records keyName="u" label={texts.undoLastDecision()} onPress={() => void shop.takeBack()} />
         </Box>
       </Box>
     );
@@ -146,11 +146,12 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
         >
           <UnitSays {...{ view, unit, model, isLost }} />
           <KeyButton
+            records
             keyName="i"
             label={texts.identifyAgain({ isModel: model ? 'yes' : 'no' })}
             onPress={() => setIdentifying(true)}
           />
-          <KeyButton keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
+          <KeyButton records keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
         </Box>
         {model ? (
           <>
@@ -192,6 +193,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
         />
         <Box mt="auto" pt="16px" pb="4px" position={{ lg: 'sticky' }} bottom="-20px" bg="sheet" data-main>
           <KeyButton
+            records
             keyName=" "
             label={texts.nextThing({
               order: model ? dispositionOrders[proposed] : texts.identifyIt(),

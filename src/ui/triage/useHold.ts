@@ -1,4 +1,5 @@
 'use client';
+import { useMayRecord } from '@/ui/people/MayRecord';
 import { send } from '@/ui/server/send';
 import { useEffect, useRef } from 'react';
 
@@ -10,11 +11,13 @@ const renewMs = 45_000;
  */
 export function useHold(unitId: string | undefined, onTaken: (unitId: string) => void): void {
   const latest = useRef(onTaken);
+  // Who only looks takes nothing in hand.
+  const mayRecord = useMayRecord();
   useEffect(() => {
     latest.current = onTaken;
   });
   useEffect(() => {
-    if (unitId === undefined) return;
+    if (unitId === undefined || !mayRecord) return;
     const calledOff = new AbortController();
     const ask = async () => {
       const path = `/api/units/${unitId}/hold`;
@@ -27,5 +30,5 @@ export function useHold(unitId: string | undefined, onTaken: (unitId: string) =>
       calledOff.abort();
       clearInterval(timer);
     };
-  }, [unitId]);
+  }, [unitId, mayRecord]);
 }

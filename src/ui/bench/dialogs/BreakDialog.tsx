@@ -18,7 +18,7 @@ export function BreakDialog({ onBack }: { readonly onBack: () => void }) {
         <Box textStyle="instruction" textAlign="center" py="18px" minW="420px">
           {stopwatch(Math.max(0, second - since))}
         </Box>
-        <KeyButton keyName=" " label={words.backToWork()} look="action" size="wide" w="100%" onPress={onBack} />
+        <KeyButton records keyName=" " label={words.backToWork()} look="action" size="wide" w="100%" onPress={onBack} />
       </Dialog>
     </KeyLayer>
   );

@@ -26,6 +26,7 @@ export function FoundDialog({
         <Box display="grid" gap="8px">
           {findings.map((finding, index) => (
             <KeyButton
+              records
               key={finding}
               keyName={String(index + 1)}
               label={known.includes(finding) ? words.known({ finding: findingNames[finding] }) : findingNames[finding]}
@@ -39,6 +40,7 @@ export function FoundDialog({
             />
           ))}
           <KeyButton
+            records
             keyName="9"
             label={words.hotSmellingOrPuncturedTo()}
             look="danger"

@@ -54,6 +54,7 @@ export function OtherwiseDialog({
           <Box display="grid" gap="8px" minW="520px">
             {unusualEnds(operation).map((end, index) => (
               <KeyButton
+                records
                 key={end.id}
                 keyName={String(index + 1)}
                 label={sayEnd(end)}
@@ -68,6 +69,7 @@ export function OtherwiseDialog({
             {canSkip &&
               skipCauses.map((because) => (
                 <KeyButton
+                  records
                   key={because}
                   keyName={skipKeys[because]}
                   label={skipWords[because]}
@@ -75,9 +77,9 @@ export function OtherwiseDialog({
                   onPress={and(() => onSkip(because))}
                 />
               ))}
-            <KeyButton keyName="h" label={words.handUnitOverToSomebody()} {...line} onPress={and(onHandOver)} />
+            <KeyButton records keyName="h" label={words.handUnitOverToSomebody()} {...line} onPress={and(onHandOver)} />
             <KeyButton keyName="p" label={words.printRunSheet()} {...line} onPress={and(onPrint)} />
-            <KeyButton keyName="n" label={words.writeNote2()} {...line} onPress={() => setWriting(true)} />
+            <KeyButton records keyName="n" label={words.writeNote2()} {...line} onPress={() => setWriting(true)} />
           </Box>
         )}
       </Dialog>

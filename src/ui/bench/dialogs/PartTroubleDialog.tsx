@@ -41,6 +41,7 @@ export function PartTroubleDialog({ parts, onClose, onTrouble }: PartTroubleProp
           {!part &&
             parts.map((candidate, index) => (
               <KeyButton
+                records
                 key={candidate.id}
                 keyName={partKeys[index]}
                 label={candidate.name}
@@ -53,6 +54,7 @@ export function PartTroubleDialog({ parts, onClose, onTrouble }: PartTroubleProp
             !state &&
             states.map(({ key, state: how, says }) => (
               <KeyButton
+                records
                 key={how}
                 keyName={key}
                 label={says}
@@ -67,6 +69,7 @@ export function PartTroubleDialog({ parts, onClose, onTrouble }: PartTroubleProp
             <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
               {defectCodes.map((code, index) => (
                 <KeyButton
+                  records
                   key={code}
                   keyName={String((index + 1) % 10)}
                   label={defectNames[code]}

@@ -44,6 +44,7 @@ export function ResistDialog({ operation, rung, minutesSpent, policy, onClose, o
         <Box display="grid" gap="8px">
           {sorted.map((move) => (
             <KeyButton
+              records
               key={move}
               keyName={move === advised ? ' ' : moveKeys[move]}
               label={`${moveWords[move]}: ${says[move]}`}

@@ -29,6 +29,7 @@ export function ReuseQuestion({
       <Caution tone={isReused ? 'sound' : 'waiting'} what={asked.reusableIf ?? ''}>
         {isReused ? `${words.goesBackAs({ name: asked.name })} ` : `${words.otherwiseRenewed({ name: asked.name })} `}
         <KeyButton
+          records
           keyName="y"
           label={words.noRenew({ isReused: isReused ? 'yes' : 'no' })}
           size="small"

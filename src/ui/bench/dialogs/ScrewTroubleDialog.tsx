@@ -31,6 +31,7 @@ export function ScrewTroubleDialog({
         <Box display="grid" gap="8px">
           {screwTroubles.map((kind, index) => (
             <KeyButton
+              records
               key={kind}
               keyName={String(index + 1)}
               label={screwTroubleNames[kind]}

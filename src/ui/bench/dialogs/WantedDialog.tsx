@@ -30,6 +30,7 @@ export function WantedDialog({
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px" mb="14px">
           {parts.map(({ id, name, valueCents }, index) => (
             <KeyButton
+              records
               key={id}
               keyName={keys[index]}
               label={words.leave2({ isIncludesId: picked.includes(id) ? 'yes' : 'no', name })}
@@ -43,6 +44,7 @@ export function WantedDialog({
           ))}
         </Box>
         <KeyButton
+          records
           keyName=" "
           label={words.noMorePartsEndSheet({ picked: picked.length })}
           look="action"

@@ -108,6 +108,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
           <Box mt="auto" display="grid" gap="10px">
             {mustWipe ? (
               <KeyButton
+                records
                 keyName=" "
                 label={words.markAsWiped()}
                 look="action"
@@ -116,6 +117,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
               />
             ) : (
               <KeyButton
+                records
                 keyName=" "
                 label={words.startSheet()}
                 look="action"
@@ -132,7 +134,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
               />
             )}
             <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
-              <KeyButton keyName="u" label={words.undo()} onPress={() => void shop.takeBack(unit.id)} />
+              <KeyButton records keyName="u" label={words.undo()} onPress={() => void shop.takeBack(unit.id)} />
               <KeyButton keyName="Escape" label={words.leave()} onPress={() => router.push(`/${kind}`)} />
             </Box>
           </Box>

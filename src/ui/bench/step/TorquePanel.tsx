@@ -73,6 +73,7 @@ export function TorquePanel({
           <Caution what={words.screw3({ wrong: screws.indexOf(wrong) + 1, verdict: verdictWords[wrong.verdict] })}>
             {words.betweenAndLoosenAndTighten({ low: wrong.torque.low, high: wrong.torque.high })}{' '}
             <KeyButton
+              records
               keyName="y"
               label={words.keep()}
               size="small"
