@@ -58,6 +58,16 @@ function countByHand(csv: string): Record<string, string> {
   return Object.fromEntries(Object.entries(counts).map(([key, [good, sought]]) => [key, `${good} of ${sought}`]));
 }
 
+/** Identifies the telephone at hand by what is seen of it: its revision, how it was ordered, its colour. */
+async function identifyLantern(page: Page): Promise<void> {
+  await press(page, 'i');
+  await page.waitForSelector('dialog input');
+  await press(page, 'Enter', '2', '1', '1');
+  await page.waitForSelector('dialog input');
+  await press(page, 'Enter');
+  await says(page, 'Oddkin Lantern 5 Revision b');
+}
+
 /** How the first hour stands: its steps that are done. */
 const doneSteps = (page: Page) =>
   page.$$eval('[data-done="yes"]', (steps) => steps.map((step) => step.getAttribute('data-step')));
@@ -149,12 +159,7 @@ describe('the first hour of an own shop, with the screens alone', () => {
     await go(page, bench.url, '/triage');
     for (const tests of [['a'], ['1', '1', 'a']]) {
       await says(page, 'which model is it');
-      await press(page, 'i');
-      await page.waitForSelector('dialog input');
-      await press(page, 'Enter', '2', '1', '1');
-      await page.waitForSelector('dialog input');
-      await press(page, 'Enter');
-      await says(page, 'Oddkin Lantern 5 Revision b');
+      await identifyLantern(page);
       await press(page, ...tests);
       await settled(page);
       await press(page, 'd');
@@ -242,12 +247,7 @@ describe('the first hour of an own shop, with the screens alone', () => {
     await go(page, bench.url, '/triage');
     await press(page, 'ArrowDown');
     await says(page, 'U-0704: which model is it');
-    await press(page, 'i');
-    await page.waitForSelector('dialog input');
-    await press(page, 'Enter', '2', '1', '1');
-    await page.waitForSelector('dialog input');
-    await press(page, 'Enter');
-    await says(page, 'Oddkin Lantern 5 Revision b');
+    await identifyLantern(page);
     await press(page, '1', '2', '3', '3', 'y');
     await says(page, 'Needs display, on the shelf');
     await settled(page);
