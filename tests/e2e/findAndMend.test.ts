@@ -142,6 +142,26 @@ test('a parcel’s papers are corrected; one of which nothing was tagged is dele
     await page.waitForFunction(() => !document.body.innerText.includes('Mistyped lot'), { timeout: 8000 });
     await settled(page);
   }
+  // What cannot be read is marked in its field, a name that is taken is told at once; what was typed stays.
+  await press(page, 'n');
+  await page.waitForSelector('dialog input[name=code]');
+  await page.keyboard.type('Ferry line, autumn lot');
+  await press(page, 'Tab');
+  await page.keyboard.type('Saltreach School Boat');
+  await press(page, 'Tab');
+  await page.keyboard.type('much');
+  await press(page, 'Enter');
+  const marked = () =>
+    page.$$eval('dialog [aria-invalid=true]', (all) => all.map((field) => field.getAttribute('name')));
+  await page.waitForSelector('dialog [aria-invalid=true]');
+  expect(await marked()).toEqual(['price']);
+  await write(page, 'dialog input[name=price]', '1.450,50');
+  await press(page, 'Enter');
+  await page.waitForSelector('dialog input[name=code][aria-invalid=true]');
+  expect(await marked()).toEqual(['code']);
+  expect(await page.$eval('dialog input[name=price]', (field) => (field as HTMLInputElement).value)).toBe('1.450,50');
+  await press(page, 'Escape');
+  await page.waitForFunction(() => document.querySelector('dialog') === null);
   // One with units in it says why not.
   await page.evaluate(() =>
     [...document.querySelectorAll<HTMLElement>('a[href*="/dock?parcel="]')]

@@ -74,12 +74,20 @@ export function DockScreen({ parcels, open, today }: DockView & { readonly today
           </>
         )}
       </Box>
-      {form === 'parcel' && <ParcelForm today={today} suppliers={suppliers} onClose={() => setForm(null)} />}
+      {form === 'parcel' && (
+        <ParcelForm
+          today={today}
+          known={parcels.map(({ parcel }) => parcel)}
+          suppliers={suppliers}
+          onClose={() => setForm(null)}
+        />
+      )}
       {form === 'papers' && open && (
         <ParcelForm
           today={today}
           suppliers={suppliers}
           parcel={open.parcel}
+          known={parcels.map(({ parcel }) => parcel)}
           isEmpty={open.units.length === 0}
           onClose={() => setForm(null)}
         />

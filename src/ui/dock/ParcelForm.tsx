@@ -11,6 +11,8 @@ import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { useShopStore } from '@/ui/facts/ShopProvider';
+import type { Outcome } from '@/core/shared/outcome';
+import { sayRefusal } from '@/words/say/sentences';
 import { readMoney } from '@/words/say/readMoney';
 import * as words from '@/words/catalogue/dock';
 
@@ -18,6 +20,8 @@ interface ParcelFormProps {
   readonly today: string;
   /** The parcel whose papers are put right; a new one is made without it. */
   readonly parcel?: Parcel;
+  /** All that there are. */
+  readonly known: readonly Parcel[];
   /** Whether nothing of it was tagged, so that it may be deleted. */
   readonly isEmpty?: boolean;
   /** Those known already, offered while one types: the same name keeps columns and record together. */
@@ -29,16 +33,25 @@ const written = (cents: number | undefined): string | undefined =>
   cents === undefined ? undefined : (cents / 100).toFixed(2);
 
 /** A parcel is made, or put right, from what stands on its papers. */
-export function ParcelForm({ today, parcel, isEmpty = false, suppliers, onClose }: ParcelFormProps) {
+export function ParcelForm({ today, parcel, known, isEmpty = false, suppliers, onClose }: ParcelFormProps) {
   const router = useRouter();
   const store = useShopStore();
-  const seeds = { models: [], parcels: parcel ? [parcel] : [] };
+  // All of them: a name that is taken is told here, while what was typed is still in its fields.
+  const seeds = { models: [], parcels: known };
   const remove = () => {
     if (!parcel || !store.act(seeds, 'parcel-removed', parcel.id, {}).ok) return;
     onClose();
     router.push('/dock');
   };
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<{ readonly fields: readonly string[]; readonly says: string } | null>(null);
+  const refused = (outcome: Outcome<string>): boolean => {
+    if (outcome.ok) return false;
+    // Said in the form itself, which lies over the rest of the screen.
+    store.show(null);
+    setProblem({ fields: ['code'], says: sayRefusal(outcome.refusal) });
+    return true;
+  };
+  const marked = (field: string) => ({ 'aria-invalid': problem?.fields.includes(field) || undefined });
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
@@ -46,7 +59,11 @@ export function ParcelForm({ today, parcel, isEmpty = false, suppliers, onClose 
     const pricePaidCents = readMoney(text('price'));
     const transportCents = readMoney(text('transport') || '0');
     if (pricePaidCents === undefined || transportCents === undefined) {
-      setProblem(words.writeAmountsLike860Or());
+      const fields = [
+        ...(pricePaidCents === undefined ? ['price'] : []),
+        ...(transportCents === undefined ? ['transport'] : []),
+      ];
+      setProblem({ fields, says: words.writeAmountsLike860Or() });
       return;
     }
     const payload = {
@@ -57,11 +74,11 @@ export function ParcelForm({ today, parcel, isEmpty = false, suppliers, onClose 
       receivedOn: text('receivedOn'),
     };
     if (parcel) {
-      if (store.act(seeds, 'parcel-corrected', parcel.id, payload).ok) onClose();
+      if (!refused(store.act(seeds, 'parcel-corrected', parcel.id, payload))) onClose();
       return;
     }
     const id = makeId();
-    if (!store.act(seeds, 'parcel-made', id, payload).ok) return;
+    if (refused(store.act(seeds, 'parcel-made', id, payload))) return;
     onClose();
     // The page lists it as soon as the server has it.
     setTimeout(() => router.push(`/dock?parcel=${id}`), 250);
@@ -73,6 +90,7 @@ export function ParcelForm({ today, parcel, isEmpty = false, suppliers, onClose 
           <Field label={words.name()} isWide>
             <Input
               name="code"
+              {...marked('code')}
               defaultValue={parcel?.code}
               required
               minLength={2}
@@ -84,6 +102,7 @@ export function ParcelForm({ today, parcel, isEmpty = false, suppliers, onClose 
           <Field label={words.supplier()} isWide>
             <Input
               name="supplier"
+              {...marked('supplier')}
               defaultValue={parcel?.supplier}
               required
               maxLength={80}
@@ -99,6 +118,7 @@ export function ParcelForm({ today, parcel, isEmpty = false, suppliers, onClose 
           <Field label={words.pricePaid()}>
             <Input
               name="price"
+              {...marked('price')}
               defaultValue={written(parcel?.pricePaidCents)}
               required
               inputMode="decimal"
@@ -108,6 +128,7 @@ export function ParcelForm({ today, parcel, isEmpty = false, suppliers, onClose 
           <Field label={words.transport()}>
             <Input
               name="transport"
+              {...marked('transport')}
               defaultValue={written(parcel?.transportCents)}
               inputMode="decimal"
               placeholder="0.00"
@@ -117,7 +138,13 @@ export function ParcelForm({ today, parcel, isEmpty = false, suppliers, onClose 
             <Input name="receivedOn" type="date" required defaultValue={parcel?.receivedOn ?? today} />
           </Field>
         </Box>
-        <Box mt="16px">{problem && <Caution what={words.notYet()}>{problem}</Caution>}</Box>
+        <Box mt="16px">
+          {problem && (
+            <div role="alert">
+              <Caution what={words.notYet()}>{problem.says}</Caution>
+            </div>
+          )}
+        </Box>
         <Button type="submit" look="action" size="wide" mt="16px" w="100%">
           <KeyCap name="Enter" /> {parcel ? words.saveCorrection() : words.addParcel()}
         </Button>
