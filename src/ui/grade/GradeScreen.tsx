@@ -56,6 +56,7 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
           <Nothing>{texts.putGradedPartsAwayShelf()}</Nothing>
           <Box display="flex" gap="10px">
             <NextPlace stage="shelf" />
+            <NextPlace stage="teardown" isMain={false} />
             <KeyButton records keyName="u" label={texts.undoLastGrade()} onPress={() => void shop.takeBack()} />
           </Box>
         </Box>

@@ -5,14 +5,14 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { lineStageNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/line';
 
-/** Where to go from an empty screen: the stage that fills it. */
-export function NextPlace({ stage }: { readonly stage: LineStage }) {
+/** Where to go from an empty screen: the stage that fills it, or the one that goes on with what was done here. */
+export function NextPlace({ stage, isMain = true }: { readonly stage: LineStage; readonly isMain?: boolean }) {
   const router = useRouter();
   return (
     <KeyButton
-      keyName=" "
+      keyName={isMain ? ' ' : undefined}
       label={words.goToStage({ stage: lineStageNames[stage] })}
-      look="action"
+      look={isMain ? 'action' : 'outline'}
       onPress={() => router.push(`/${stage}`)}
     />
   );

@@ -60,6 +60,7 @@ export function ProveScreen({ view, first }: { readonly view: ProveView; readonl
           <Nothing>{texts.releasedUnitsAreAtSend()}</Nothing>
           <Box display="flex" gap="10px">
             <NextPlace stage="send" />
+            <NextPlace stage="match" isMain={false} />
             <KeyButton records keyName="u" label={texts.undoLastRelease()} onPress={() => void shop.takeBack()} />
           </Box>
         </Box>

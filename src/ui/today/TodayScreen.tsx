@@ -13,6 +13,7 @@ import { Nothing } from '@/ui/base/Nothing';
 import { Row } from '@/ui/base/Row';
 import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
+import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { rowKeys } from '@/ui/keys/rowKeys';
@@ -52,13 +53,18 @@ export function TodayScreen({
       <Box minW="0">
         {firstHour && <FirstHour steps={firstHour} role={role} isMain={jobs.length === 0} />}
         {(jobs.length > 0 || !firstHour) && (
-          <Headline lead={tight ? sayTight(tight) : words.workInProgressFirst()}>
+          <Headline lead={tight ? sayTight(tight) : jobs.length > 0 && words.workInProgressFirst()}>
             {jobs.length === 0
               ? words.nothingToDoRightNow()
               : words.noJobsAboutWork({ jobs: jobs.length, minutesValue: minutes })}
           </Headline>
         )}
-        {jobs.length === 0 && !firstHour && <Nothing>{words.addParcelAtDockOr()}</Nothing>}
+        {jobs.length === 0 && !firstHour && (
+          <>
+            <Nothing>{words.addParcelAtDockOr()}</Nothing>
+            <NextPlace stage="dock" />
+          </>
+        )}
         <Box as="ul" aria-label={words.jobs()}>
           {jobs.map((job, index) => (
             <JobRow
