@@ -2,7 +2,7 @@
 import { money } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Part, Unit } from '@/core/entities/entities';
 import { slotNeeds } from '@/core/sale/slots';
 import { rankForSlot } from '@/core/matching/rankForSlot';
@@ -15,6 +15,7 @@ import type { MatchView } from '@/services/match/readMatch';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Table } from '@/ui/base/Table';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { useChosenThing } from '@/ui/facts/useChosenThing';
@@ -54,9 +55,10 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
       display="grid"
       gridTemplateColumns="minmax(0, 1fr)"
       gridTemplateRows="minmax(0, 1fr) auto"
-      minH="calc(100vh - 84px)"
+      h={{ lg: 'calc(100vh - 84px)' }}
+      minH={{ base: 'calc(100vh - 84px)', lg: '0' }}
     >
-      <Box p="24px 28px" overflowX="auto">
+      <ScrollBox label={words.unitsToBuild()} p="24px 28px" minH="0" overflowX="auto">
         <Headline lead={words.onlyPartsThatFitAre()}>
           {rows.length === 0
             ? words.noUnitsWaitingForParts()
@@ -98,7 +100,7 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
             {words.plainLetterUnitsOwnPart()}
           </Box>
         )}
-      </Box>
+      </ScrollBox>
       {row && <MatchOneUnit key={row.unit.id} row={row} shop={shop} />}
     </Box>
   );
@@ -136,8 +138,12 @@ function UnitRow({
   const { unit, model, needs, held } = row;
   const rules = useHouseRules();
   const { grade: sellsAt, priceCents } = predictSale(model, unit, { held, shelf: onShelf(parts) }, rules);
+  const line = useRef<HTMLTableRowElement>(null);
+  useEffect(() => {
+    if (isChosen) line.current?.scrollIntoView({ block: 'nearest' });
+  }, [isChosen]);
   return (
-    <tr data-chosen={isChosen ? '' : undefined} onClick={onChoose}>
+    <tr ref={line} data-chosen={isChosen ? '' : undefined} onClick={onChoose}>
       <td>
         <Box as="span" textStyle="code" whiteSpace="nowrap">
           {unit.tag}
@@ -210,7 +216,9 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
       bg="sheet"
       borderTopWidth="3px"
       borderColor="action"
-      p="16px 28px"
+      p="16px 28px 4px"
+      maxH={{ lg: '62vh' }}
+      overflowY={{ lg: 'auto' }}
     >
       <Box display="flex" gap="6px" flexWrap="wrap" mb="12px" role="group" aria-label={words.slots()}>
         {slots.map((slot, index) => (

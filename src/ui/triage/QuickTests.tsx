@@ -38,13 +38,15 @@ export function QuickTests({ tests, results, onNote }: QuickTestsProps) {
             px="8px"
             gap="7px"
             fontSize="14px"
-            whiteSpace="nowrap"
+            lineHeight="1.1"
             onPress={() => onNote(test, next[result])}
           >
             <Box as="span" flex="1" minW="0">
               {testNames[test]}
             </Box>
-            <Symbol size={15} aria-label={resultNames[result]} />
+            <Box as="span" flexShrink={0} display="flex">
+              <Symbol size={15} aria-label={resultNames[result]} />
+            </Box>
           </KeyButton>
         );
       })}

@@ -34,3 +34,4 @@ export const getsFromGrade = (d: { tag: Text; name: Text; tag2: Text; theShelf: 
 export const needsGradeThenSellsAt = (d: { tag: Text; isNeeded: 'yes' | 'no'; name: Text; tag2: Text; grade: Text; sellsAt: Text; priceCents: number }) => l`${d.tag} ${select(d.isNeeded, { "yes": l`needs`, "other": l`could get` })} a ${d.name}: ${d.tag2}, grade ${d.grade}. It then sells at ${d.sellsAt} for ${money(d.priceCents)}.`;
 export const noMatchingOnShelfDonor = (d: { name: Text; tag: Text }) => l`No matching ${d.name} on the shelf. A donor with this part, or buying one, would release ${d.tag}.`;
 export const noOtherOnShelf = (d: { name: Text }) => l`No other ${d.name} on the shelf.`;
+export const unitsToBuild = () => l`Units to build`;
