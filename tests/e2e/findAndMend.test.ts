@@ -189,8 +189,13 @@ test('a decision made by mistake is opened again at Triage, with the unit in han
   await page.keyboard.type('Wrong box');
   await press(page, 'Enter');
   await page.waitForFunction((wanted) => location.search === `?unit=${wanted}`, { timeout: 8000 }, tag);
+  // It comes to hand as soon as the server has it there.
+  await page.waitForFunction(
+    (wanted) => document.querySelector('nav [aria-pressed="true"]')?.textContent?.includes(wanted),
+    { timeout: 15_000 },
+    tag,
+  );
   await settled(page);
-  expect(await page.$eval('nav [aria-pressed="true"]', ({ textContent }) => textContent)).toContain(tag);
   await press(page, 'u');
   await settled(page);
   await go(page, bench.url, `/t/${tag}`);
