@@ -34,14 +34,18 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
   const { models, fetchDocument } = useDocuments(view.models);
   const seeds = useMemo(() => ({ models, units: view.units, lostSerials: Object.keys(view.lost) }), [models, view]);
   const shop = useShop(seeds);
-  const all = shop.units.filter(({ stage }) => stage === 'triage');
+  // One that was only just called back here is at hand before the server lists it.
+  const listed = new Set(shop.units.map(({ id }) => id));
+  const all = [...shop.units, ...shop.madeUnits.filter(({ id }) => !listed.has(id))].filter(
+    ({ stage }) => stage === 'triage',
+  );
   // What others have in hand comes last and is not come upon by itself.
   const [lost, setLost] = useState<readonly string[]>([]);
   const isFree = ({ id }: Unit) => view.held[id] === undefined && !lost.includes(id);
   const waiting = [...all.filter(isFree), ...all.filter((entry) => !isFree(entry))];
   const { chosen, choose } = useChosenThing(
     waiting.filter(isFree).map(({ id }) => id),
-    view.units.find(({ tag }) => tag === first)?.id,
+    all.find(({ tag }) => tag === first)?.id,
   );
   const unit = waiting.find(({ id }) => id === chosen);
   // When somebody was quicker, on to the next.
