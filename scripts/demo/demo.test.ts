@@ -1,3 +1,4 @@
+import { startingGradingLimits } from '@/core/grading/limits';
 import { attributesOf } from '@/core/grading/rules';
 import { gradePart } from '@/core/grading/gradePart';
 import { partCategories } from '@/core/procedure/vocabulary';
@@ -29,8 +30,8 @@ describe('the demo’s source of chance', () => {
       const grades = new Set<string>();
       for (let at = 0; at < 200; at += 1) {
         const readings = inventReadings(category, chance);
-        expect(Object.keys(readings)).toEqual(attributesOf(category).map(({ id }) => id));
-        const judged = gradePart(category, readings);
+        expect(Object.keys(readings)).toEqual(attributesOf(category, startingGradingLimits).map(({ id }) => id));
+        const judged = gradePart(category, readings, startingGradingLimits);
         expect(judged.ok).toBe(true);
         if (judged.ok) grades.add(judged.value.grade);
       }

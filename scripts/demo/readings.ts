@@ -1,3 +1,4 @@
+import { startingGradingLimits } from '@/core/grading/limits';
 import { attributesOf, type Attribute, type Readings } from '@/core/grading/rules';
 import type { PartCategory } from '@/core/procedure/vocabulary';
 import type { Chance } from '@/core/shared/chance';
@@ -6,7 +7,10 @@ import type { Chance } from '@/core/shared/chance';
 export function inventReadings(category: PartCategory, chance: Chance): Readings {
   const wornness = chance.next() ** 1.8;
   return Object.fromEntries(
-    attributesOf(category).map((attribute) => [attribute.id, invent(attribute, wornness, chance)]),
+    attributesOf(category, startingGradingLimits).map((attribute) => [
+      attribute.id,
+      invent(attribute, wornness, chance),
+    ]),
   );
 }
 

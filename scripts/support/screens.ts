@@ -19,6 +19,7 @@ export const screens = [
   '/history',
   '/find?q=lantern',
   '/rules',
+  '/prices',
   '/people',
   '/exports',
   '/models',

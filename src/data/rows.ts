@@ -10,6 +10,7 @@ import type { ModelCard } from '@/core/library/modelCard';
 import type { LogEntry } from '@/core/opening/openingLog';
 import type { Model } from '@/core/procedure/model';
 import type { Guide } from '@/core/people/guides';
+import type { GradeCents } from '@/core/prices/priceList';
 import type { Role } from '@/core/people/roles';
 import type { ShopChange } from '@/core/people/shopChange';
 
@@ -196,6 +197,16 @@ export interface ReadKeyRow {
   made_at: Date;
   last_used_at: Date | null;
   revoked_at: Date | null;
+}
+
+export interface PriceRow {
+  id: number;
+  model_id: string;
+  part_ref: string | null;
+  cents: GradeCents;
+  from_day: string;
+  set_by: string;
+  set_at: Date;
 }
 
 export interface ShopChangeRow {
@@ -412,6 +423,7 @@ export const columns = {
     'last_used_at',
     'revoked_at',
   ] satisfies (keyof ReadKeyRow)[],
+  prices: ['id', 'model_id', 'part_ref', 'cents', 'from_day', 'set_by', 'set_at'] satisfies (keyof PriceRow)[],
   shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],

@@ -1,6 +1,8 @@
 import Ajv from 'ajv/dist/2020';
 import schema from '../../docs/formats/house-rules.schema.json';
 import { houseRulesFormat as format, startingHouseRules, type HouseRules } from '@/core/shared/houseRules';
+import { unusableLimits } from '@/core/grading/limits';
+import { asWritten } from '@/core/schools/schools';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 
 type Document = Omit<HouseRules, 'version'> & { readonly format: string };
@@ -11,6 +13,8 @@ const validate = new Ajv({ allErrors: true, strict: false }).compile<Document>(s
 const newer = {
   isCertificateAsked: startingHouseRules.isCertificateAsked,
   shop: { address: startingHouseRules.shop.address },
+  schools: asWritten,
+  gradingLimits: startingHouseRules.gradingLimits,
 };
 
 /** The rules as a document that can be edited and read again. */
@@ -41,6 +45,8 @@ export function readHouseRules(text: string): Outcome<Omit<HouseRules, 'version'
   if (Math.abs(sum - 1) > 1e-9) return refuse('rules-invalid', { place: 'gradeMix', fault: 'sum' });
   if (rules.saleGradeShift.better + rules.saleGradeShift.worse > 1)
     return refuse('rules-invalid', { place: 'saleGradeShift', fault: 'sum' });
+  const outOfOrder = rules.gradingLimits && unusableLimits(rules.gradingLimits);
+  if (outOfOrder) return refuse('rules-invalid', { place: `gradingLimits.${outOfOrder}`, fault: 'order' });
   const { language, currency, timeZone } = rules.shop;
   try {
     new Intl.NumberFormat(language, { style: 'currency', currency });

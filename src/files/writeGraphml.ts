@@ -1,3 +1,4 @@
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { XMLBuilder } from 'fast-xml-parser';
 import type { Model } from '@/core/procedure/model';
 
@@ -27,7 +28,7 @@ export function writeGraphml(model: Model): string {
       any.map((before) => ({
         '@_source': before,
         '@_target': id,
-        data: data({ reason, because, clause: `${id}/${at}` }),
+        data: data({ reason, because: saySheet(because), clause: `${id}/${at}` }),
       })),
     ),
   );

@@ -1,3 +1,4 @@
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { list } from '@/words/format';
 import { say } from '@/words/catalogue/core/sheet';
 import bwipjs from 'bwip-js/node';
@@ -126,8 +127,8 @@ function notesOf({ joints, cups, leg, wait, consumables, needsCertificate, tool,
     ...cups.map(({ cup, group }) => texts.cup({ count: group.count, group: screwName(group), cup })),
     ...(order.length > 1 ? [texts.startAllScrewsAlignThen()] : []),
     ...(leg === 'back' && torque.length > 0 ? [torque.join(', ')] : []),
-    ...(wait ? [texts.minOn({ minutesValue: wait.minutes, fixture: wait.fixture, what: wait.what })] : []),
-    ...consumables.map(({ name, count }) => texts.renew({ count, name })),
+    ...(wait ? [texts.minOn({ minutesValue: wait.minutes, fixture: wait.fixture, what: saySheet(wait.what) })] : []),
+    ...consumables.map(({ name, count }) => texts.renew({ count, name: saySheet(name) })),
     ...(needsCertificate ? [texts.onlyForCertifiedPeople()] : []),
   ].join(' · ');
 }

@@ -41,10 +41,10 @@ describe('what the screens read', () => {
     const count = (stage: string) => states.find((state) => state.stage === stage)?.count;
     expect(count('dock')).toBe(2);
     expect(count('triage')).toBe((await readTriage(scratch.db, 'nobody', now)).units.length);
-    expect(count('grade')).toBe((await readGrade(scratch.db)).parts.length);
-    expect(count('match')).toBe((await readMatch(scratch.db)).units.length);
-    expect(count('send')).toBe((await readSend(scratch.db)).ready.length);
-    const shelf = await readShelf(scratch.db, '', 0);
+    expect(count('grade')).toBe((await readGrade(scratch.db, new Date())).parts.length);
+    expect(count('match')).toBe((await readMatch(scratch.db, new Date())).units.length);
+    expect(count('send')).toBe((await readSend(scratch.db, new Date())).ready.length);
+    const shelf = await readShelf(scratch.db, '', 0, new Date());
     expect(count('shelf')).toBe(shelf.total + shelf.toShelve.length);
     const passed = await passedStages(scratch.db, new Date(0));
     expect(passed.send).toBe(await countRows('units', { stage: 'sent' }));
@@ -168,19 +168,19 @@ describe('what the screens read', () => {
   });
 
   test('Shelf: every part that waits has a bin, pages follow one another, and words narrow', async () => {
-    const first = await readShelf(scratch.db, '', 0);
-    const second = await readShelf(scratch.db, '', 1);
+    const first = await readShelf(scratch.db, '', 0, new Date());
+    const second = await readShelf(scratch.db, '', 1, new Date());
     expect(first.pages).toBe(Math.ceil(first.total / 60));
     const ids = [...first.parts, ...second.parts].map(({ id }) => id);
     expect(new Set(ids).size).toBe(ids.length);
     for (const { part, bin } of first.toShelve) expect(bin !== null).toBe(part.isDataCleared);
-    const displays = await readShelf(scratch.db, 'display', 0);
+    const displays = await readShelf(scratch.db, 'display', 0, new Date());
     expect(displays.total).toBe(await countRows('parts', { place: 'shelf', category: 'display' }));
-    expect((await readShelf(scratch.db, '', 99)).parts).toEqual([]);
+    expect((await readShelf(scratch.db, '', 99, new Date())).parts).toEqual([]);
   });
 
   test('Match: the parts that are read are those that some slot could take', async () => {
-    const { units, models, parts } = await readMatch(scratch.db);
+    const { units, models, parts } = await readMatch(scratch.db, new Date());
     const classes = new Set(
       units.flatMap((unit) => {
         const model = models.find(({ id }) => id === unit.modelId);
@@ -192,9 +192,9 @@ describe('what the screens read', () => {
   });
 
   test('Prove and Send: units with the parts that went in, and prices that follow from their grades', async () => {
-    const prove = await readProve(scratch.db);
+    const prove = await readProve(scratch.db, new Date());
     expect(prove.units.length).toBe(3);
-    const { ready, shipments, lastRecipient } = await readSend(scratch.db);
+    const { ready, shipments, lastRecipient } = await readSend(scratch.db, new Date());
     expect(lastRecipient).toBe('Harbour Row shop');
     for (const { unit, priceCents } of ready) {
       expect(unit.saleGrade).not.toBeNull();

@@ -61,6 +61,33 @@ test('what cannot be read stays in its field and changes nothing; what contradic
   expect(await save?.evaluate((button) => (button as HTMLButtonElement).disabled)).toBe(true);
 });
 
+test('a stricter limit: which parts on the shelf would fall is said, and what was graded stays', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/rules');
+  await write(page, 'Capacity of a battery, grade B', '96');
+  await says(page, 'A must be the strictest');
+  await write(page, 'Capacity of a battery, grade A', '99');
+  await page.waitForFunction(() => !document.body.innerText.includes('A must be the strictest'));
+  await says(page, /parts? on the shelf changes? (its|their) grades?; the shelf is worth €[\d,.]+ less/);
+  await says(page, 'A part keeps the grade it was given');
+});
+
+test('how we work is chosen with one press, and the choice stands in what would change', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/rules');
+  const choose = (rule: string, choice: string) =>
+    page.$$eval(
+      `[role=group][aria-label="${rule}"] button`,
+      (buttons, name) => buttons.find(({ textContent }) => textContent === name)?.click(),
+      choice,
+    );
+  await choose('Gluing down', 'liquid glue');
+  await says(page, 'Gluing down: as the model says → liquid glue');
+  await choose('How far to tear down', 'everything of value');
+  await says(page, /2 changes/);
+  expect(await page.$$eval('nav a[href="#rules-schools"] b', ([count]) => count?.textContent)).toBe('2 changes');
+});
+
 test('a document goes out and comes in; one that is none changes nothing', async () => {
   const page = await bench.signIn('Sunniva T.');
   await go(page, bench.url, '/rules');

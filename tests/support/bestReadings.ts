@@ -1,10 +1,11 @@
+import { startingGradingLimits } from '@/core/grading/limits';
 import { attributesOf, type Readings } from '@/core/grading/rules';
 import type { PartCategory } from '@/core/procedure/vocabulary';
 
 /** Readings of a part that nothing speaks against. */
 export const bestReadings = (category: PartCategory): Readings =>
   Object.fromEntries(
-    attributesOf(category).map((attribute) => [
+    attributesOf(category, startingGradingLimits).map((attribute) => [
       attribute.id,
       attribute.kind === 'number'
         ? attribute.better === 'higher'

@@ -197,11 +197,10 @@ export interface FreedPart {
   readonly tag?: string;
 }
 
-/** A grade as it was given, with what limited it and by which rules. */
+/** A grade as it was given, with what limited it; its fact says by which rules. */
 export interface GradeVerdict {
   readonly grade: Grade;
   readonly limiting: string;
-  readonly rules: number;
 }
 
 /** What a choice was expected to bring when it was weighed, with the ends of its middle 80 %. */

@@ -4,6 +4,7 @@ import { gradeRank, grades, worstGrade, type Grade } from '@/core/shared/grades'
 import type { Hit } from '@/core/findings/hits';
 import { capOf, type Cap } from '@/core/findings/partHarm';
 import type { Finding, PartCategory } from '@/core/procedure/vocabulary';
+import type { GradingLimits } from './limits';
 import { attributesOf, type Attribute, type AttributeId, type Readings } from './rules';
 
 /** What holds a grade down: the first of the worst attributes; what was found in the unit; or how it came out. */
@@ -29,12 +30,18 @@ export interface Judgement {
  * Grades a part: the worst attribute decides, and is named; what was found in its unit may hold it down further.
  *
  * @param hits      what was found in its unit and concerns it
+ * @param limits    of the house, for what is measured
  * @param readings  one reading for each attribute of the category
  * @refuses 'readings-missing' with the first attribute not read; 'bad-input' for a reading outside its range or choices
  */
-export function gradePart(category: PartCategory, readings: Readings, hits: readonly Hit[] = []): Outcome<Judgement> {
+export function gradePart(
+  category: PartCategory,
+  readings: Readings,
+  limits: GradingLimits,
+  hits: readonly Hit[] = [],
+): Outcome<Judgement> {
   const attributes: AttributeGrade[] = [];
-  for (const attribute of attributesOf(category)) {
+  for (const attribute of attributesOf(category, limits)) {
     const reading = readings[attribute.id];
     if (reading === undefined) return refuse('readings-missing', { attribute: attribute.id });
     const grade = gradeReading(attribute, reading);

@@ -1,4 +1,5 @@
 import type { Grade } from '@/core/shared/grades';
+import { measuredAttributes, type GradingLimits, type Limits, type MeasuredAttribute } from './limits';
 import type { PartCategory } from '@/core/procedure/vocabulary';
 
 /** What was read off a part: a number with the attribute's unit, or one of its choices. */
@@ -27,12 +28,12 @@ export type AttributeId = (typeof attributeIds)[number];
 /** A measured number. `limits` holds the last value still good enough for each grade; beyond D is X. */
 export interface NumberAttribute {
   readonly kind: 'number';
-  readonly id: AttributeId;
+  readonly id: MeasuredAttribute;
   readonly unit: string;
   readonly low: number;
   readonly high: number;
   readonly better: 'higher' | 'lower';
-  readonly limits: Readonly<Record<'A' | 'B' | 'C' | 'D', number>>;
+  readonly limits: Limits;
 }
 
 /** Something seen: one key a choice. */
@@ -44,69 +45,30 @@ export interface ChoiceAttribute {
 
 export type Attribute = NumberAttribute | ChoiceAttribute;
 
-export const gradingRulesVersion = 1;
-
 const choice = (id: AttributeId, grades: Readonly<Record<string, Grade>>): ChoiceAttribute => ({
   kind: 'choice',
   id,
   choices: Object.entries(grades).map(([choiceId, grade]) => ({ id: choiceId, grade })),
 });
 
-const battery: readonly Attribute[] = [
-  {
-    kind: 'number',
-    id: 'capacityShare',
-    unit: '%',
-    low: 0,
-    high: 120,
-    better: 'higher',
-    limits: { A: 95, B: 88, C: 80, D: 80 },
-  },
-  {
-    kind: 'number',
-    id: 'cycles',
-    unit: '',
-    low: 0,
-    high: 5000,
-    better: 'lower',
-    limits: { A: 150, B: 400, C: 700, D: 1000 },
-  },
-  {
-    kind: 'number',
-    id: 'resistanceMilliOhm',
-    unit: 'mΩ',
-    low: 0,
-    high: 2000,
-    better: 'lower',
-    limits: { A: 90, B: 130, C: 180, D: 240 },
-  },
+/** An attribute of a category: a choice with its grades, or one that is measured, whose limits the house sets. */
+type Asked = ChoiceAttribute | MeasuredAttribute;
+
+const battery: readonly Asked[] = [
+  'capacityShare',
+  'cycles',
+  'resistanceMilliOhm',
   choice('shape', { flat: 'A', bent: 'X', swollen: 'X' }),
 ];
 
-const display: readonly Attribute[] = [
-  {
-    kind: 'number',
-    id: 'deadPixels',
-    unit: '',
-    low: 0,
-    high: 999,
-    better: 'lower',
-    limits: { A: 0, B: 1, C: 3, D: 8 },
-  },
-  {
-    kind: 'number',
-    id: 'touchCoverage',
-    unit: '%',
-    low: 0,
-    high: 100,
-    better: 'higher',
-    limits: { A: 100, B: 100, C: 100, D: 98 },
-  },
+const display: readonly Asked[] = [
+  'deadPixels',
+  'touchCoverage',
   choice('picture', { even: 'A', faint: 'B', burn: 'C', lines: 'X' }),
   choice('glass', { clean: 'A', hairline: 'B', scratched: 'C', chipped: 'D', cracked: 'X' }),
 ];
 
-const board: readonly Attribute[] = [
+const board: readonly Asked[] = [
   choice('starts', { yes: 'A', no: 'X' }),
   choice('charges', { yes: 'A', no: 'X' }),
   choice('radios', { all: 'A', some: 'D', none: 'X' }),
@@ -116,13 +78,13 @@ const board: readonly Attribute[] = [
 ];
 
 /** Works or not, and how worn it looks. */
-const plain: readonly Attribute[] = [
+const plain: readonly Asked[] = [
   choice('works', { yes: 'A', no: 'X' }),
   choice('wear', { none: 'A', light: 'B', marked: 'C', heavy: 'D' }),
 ];
 
 /** The attributes by which each category of parts is graded: a category without a row does not compile. */
-const attributes: Readonly<Record<PartCategory, readonly Attribute[]>> = {
+const attributes: Readonly<Record<PartCategory, readonly Asked[]>> = {
   battery,
   display,
   board,
@@ -141,4 +103,10 @@ const attributes: Readonly<Record<PartCategory, readonly Attribute[]>> = {
   tray: plain,
 };
 
-export const attributesOf = (category: PartCategory): readonly Attribute[] => attributes[category];
+/** What a part of a category is graded by, with the limits of the house. */
+export const attributesOf = (category: PartCategory, limits: GradingLimits): readonly Attribute[] =>
+  attributes[category].map((asked) =>
+    typeof asked === 'string'
+      ? { kind: 'number', id: asked, ...measuredAttributes[asked], limits: limits[asked] }
+      : asked,
+  );

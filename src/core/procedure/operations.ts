@@ -6,7 +6,7 @@ export interface Arc {
   /** One of these must be done first; several arcs must all be satisfied. */
   readonly any: readonly string[];
   readonly reason: ArcReason;
-  readonly because: string;
+  readonly because: Wording<'sheet'>;
   /** Seen in one log of a first opening only. */
   readonly isUnproven?: boolean;
 }
@@ -28,7 +28,7 @@ export interface Minutes {
 export interface Wait {
   readonly minutes: number;
   readonly fixture: string;
-  readonly what: string;
+  readonly what: Wording<'sheet'>;
 }
 
 export interface Caution {
@@ -37,7 +37,7 @@ export interface Caution {
 }
 
 export interface Consumable {
-  readonly name: string;
+  readonly name: Wording<'sheet'>;
   readonly count: number;
   readonly unitCents: number;
 }

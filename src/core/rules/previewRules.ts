@@ -1,5 +1,8 @@
+import type { Part } from '@/core/entities/entities';
 import type { Disposition } from '@/core/entities/stages';
+import { gradePart } from '@/core/grading/gradePart';
 import type { Model } from '@/core/procedure/model';
+import type { Grade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { knowledgeFor, type Subject } from '@/core/triage/knowledge';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
@@ -12,13 +15,20 @@ export interface Waiting {
   readonly unit: Subject;
 }
 
+/** A part that lies on the shelf, with what it is called and what each grade of it is worth. */
+export interface Shelved {
+  readonly part: Pick<Part, 'tag' | 'category' | 'readings' | 'findings' | 'grade'>;
+  readonly name: string;
+  readonly valueCents: Readonly<Record<string, number>>;
+}
+
 /** What is proposed for a unit, and what it is worth so, in cents. */
 export interface Proposed {
   readonly disposition: Disposition;
   readonly cents: number;
 }
 
-export interface RulesPreview {
+export interface ProposalsPreview {
   /** Units whose proposal would be another. */
   readonly turns: readonly { readonly tag: string; readonly from: Proposed; readonly to: Proposed }[];
   /** Units that were valued. */
@@ -28,25 +38,76 @@ export interface RulesPreview {
   readonly toCents: number;
 }
 
-/** What other rules would change for the units that wait at triage. What was decided before stays as it is. */
-export function previewRules(
-  waiting: readonly Waiting[],
-  ground: KnowledgeGround,
-  from: HouseRules,
-  to: HouseRules,
-): RulesPreview {
-  const by = (rules: HouseRules) => {
-    const known = shopKnowledge(ground, rules);
-    return waiting.map(({ model, unit }): Proposed => {
-      const [best] = proposeDisposition(model, unit, knowledgeFor(known, model.id), rules).valued;
-      return { disposition: best?.disposition ?? 'quarantine', cents: best?.cents ?? 0 };
-    });
+export interface RulesPreview extends ProposalsPreview {
+  readonly shelf: {
+    /** Parts that would be graded otherwise by what was read off them. */
+    readonly turns: readonly {
+      readonly tag: string;
+      readonly name: string;
+      readonly from: Grade;
+      readonly to: Grade;
+    }[];
+    /** What the shelf would be worth more, by the values of its grades. */
+    readonly cents: number;
   };
-  const [before, after] = [by(from), by(to)];
+}
+
+/** What proposals are made from: the units that wait, what the shop knows, and by which rules. */
+export interface ProposalGround {
+  readonly waiting: readonly Waiting[];
+  readonly ground: KnowledgeGround;
+  readonly rules: HouseRules;
+}
+
+/**
+ * What other rules would change: for the units that wait at triage, and for the grades of what lies on the shelf. What was
+ * decided or graded before stays as it is.
+ */
+export function previewRules(before: ProposalGround, to: HouseRules, shelved: readonly Shelved[]): RulesPreview {
+  const turns = shelved.flatMap(({ part, name, valueCents }) => {
+    const judged = gradePart(part.category, part.readings, to.gradingLimits, part.findings);
+    const was = gradePart(part.category, part.readings, before.rules.gradingLimits, part.findings);
+    // What was not measured in full, or graded by other limits, is not touched by this change.
+    if (!judged.ok || !was.ok || part.grade === null || judged.value.grade === was.value.grade) return [];
+    const { grade } = judged.value;
+    return [
+      {
+        tag: part.tag,
+        name,
+        from: part.grade,
+        to: grade,
+        cents: (valueCents[grade] ?? 0) - (valueCents[part.grade] ?? 0),
+      },
+    ];
+  });
+  return {
+    ...previewProposals(before, { ...before, rules: to }),
+    shelf: {
+      turns: turns.map(({ cents: _, ...turn }) => turn),
+      cents: turns.reduce((sum, { cents }) => sum + cents, 0),
+    },
+  };
+}
+
+/**
+ * What is proposed for the same units from two grounds: by other rules, or at other prices.
+ *
+ * @param after  with the same units, in the same order
+ */
+export function previewProposals(before: ProposalGround, after: ProposalGround): ProposalsPreview {
+  const [from, to] = [before, after].map(proposalsOf) as [readonly Proposed[], readonly Proposed[]];
   const sum = (all: readonly Proposed[]) => all.reduce((total, { cents }) => total + cents, 0);
-  const turns = waiting.flatMap(({ tag }, at) => {
-    const [was, will] = [before[at], after[at]];
+  const turns = before.waiting.flatMap(({ tag }, at) => {
+    const [was, will] = [from[at], to[at]];
     return was && will && was.disposition !== will.disposition ? [{ tag, from: was, to: will }] : [];
   });
-  return { turns, units: waiting.length, fromCents: sum(before), toCents: sum(after) };
+  return { turns, units: before.waiting.length, fromCents: sum(from), toCents: sum(to) };
+}
+
+function proposalsOf({ waiting, ground, rules }: ProposalGround): readonly Proposed[] {
+  const known = shopKnowledge(ground, rules);
+  return waiting.map(({ model, unit }): Proposed => {
+    const [best] = proposeDisposition(model, unit, knowledgeFor(known, model.id), rules).valued;
+    return { disposition: best?.disposition ?? 'quarantine', cents: best?.cents ?? 0 };
+  });
 }

@@ -1,3 +1,5 @@
+import { limitedGrades, measuredAttributes, type Limits, type MeasuredAttribute } from '@/core/grading/limits';
+import { schoolChoices, type SchoolId } from '@/core/schools/schools';
 import { screwKeepings, type HouseRules } from '@/core/shared/houseRules';
 
 /** The rules that are one value each, as somebody changes them. */
@@ -22,11 +24,22 @@ export type RuleId =
   | `shop.${keyof HouseRules['shop']}`
   | `gradeMix.${keyof HouseRules['gradeMix']}`
   | `saleGradeShift.${keyof HouseRules['saleGradeShift']}`
+  | `schools.${SchoolId}`
+  | `gradingLimits.${MeasuredAttribute}.${keyof Limits}`
   | 'screwsIn'
   | 'isRehearsalAsked'
   | 'isCertificateAsked';
 
-export const ruleSections = ['shop', 'money', 'times', 'screws', 'safety', 'expectations'] as const;
+export const ruleSections = [
+  'shop',
+  'schools',
+  'grading',
+  'money',
+  'times',
+  'screws',
+  'safety',
+  'expectations',
+] as const;
 export type RuleSection = (typeof ruleSections)[number];
 
 /** How a rule is written: `money` is cents, `share` from 0 to 1 as per cent; `isNullable` may be left empty. */
@@ -40,12 +53,28 @@ export interface RuleField {
   readonly id: RuleId;
   readonly section: RuleSection;
   readonly kind: RuleKind;
+  /** Fields that stand on one row and are read together. */
+  readonly row?: RuleRowId;
 }
+
+/** Rows of more than one field. */
+export type RuleRowId = 'gradeMix' | `gradingLimits.${MeasuredAttribute}`;
 
 const share = { is: 'share' } as const;
 const minutes = { is: 'minutes' } as const;
 const money = { is: 'money' } as const;
 const text = { is: 'text' } as const;
+
+const schoolFields = (Object.keys(schoolChoices) as SchoolId[]).map((school): RuleField => {
+  return { id: `schools.${school}`, section: 'schools', kind: { is: 'choice', among: schoolChoices[school] } };
+});
+
+const limitFields = (Object.keys(measuredAttributes) as MeasuredAttribute[]).flatMap((attribute) =>
+  limitedGrades.map((grade): RuleField => {
+    const row = `gradingLimits.${attribute}` as const;
+    return { id: `${row}.${grade}`, section: 'grading', kind: { is: 'number' }, row };
+  }),
+);
 
 /** Every rule of the house, in the order in which a screen shows them. */
 export const ruleFields: readonly RuleField[] = [
@@ -54,6 +83,8 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'shop.currency', section: 'shop', kind: text },
   { id: 'shop.language', section: 'shop', kind: text },
   { id: 'shop.timeZone', section: 'shop', kind: text },
+  ...schoolFields,
+  ...limitFields,
   { id: 'labourCentsPerMinute', section: 'money', kind: money },
   { id: 'purchaseFactor', section: 'money', kind: { is: 'number' } },
   { id: 'asIsShare', section: 'money', kind: share },
@@ -69,30 +100,35 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'isRehearsalAsked', section: 'safety', kind: { is: 'choice', among: ['yes', 'no'] } },
   { id: 'isCertificateAsked', section: 'safety', kind: { is: 'choice', among: ['yes', 'no'] } },
   { id: 'roomCelsius', section: 'safety', kind: { is: 'celsius' } },
-  { id: 'gradeMix.A', section: 'expectations', kind: share },
-  { id: 'gradeMix.B', section: 'expectations', kind: share },
-  { id: 'gradeMix.C', section: 'expectations', kind: share },
-  { id: 'gradeMix.D', section: 'expectations', kind: share },
+  { id: 'gradeMix.A', section: 'expectations', kind: share, row: 'gradeMix' },
+  { id: 'gradeMix.B', section: 'expectations', kind: share, row: 'gradeMix' },
+  { id: 'gradeMix.C', section: 'expectations', kind: share, row: 'gradeMix' },
+  { id: 'gradeMix.D', section: 'expectations', kind: share, row: 'gradeMix' },
   { id: 'saleGradeShift.better', section: 'expectations', kind: share },
   { id: 'saleGradeShift.worse', section: 'expectations', kind: share },
 ];
 
-/** Where a rule stands: in the document itself, or by a name in one of its rooms. */
-const placeOf = (id: RuleId) => id.split('.') as [room: keyof EditableRules, name: string | undefined];
+/** What stands at a path in a document. */
+const at = (document: unknown, path: readonly string[]): unknown =>
+  path.reduce((inner: unknown, name) => Reflect.get(Object(inner), name), document);
+
+/** A copy of a document with another value at a path; all beside it is not touched. */
+function put(document: unknown, [name, ...rest]: readonly string[], value: unknown): unknown {
+  if (name === undefined) return value;
+  return { ...Object(document), [name]: put(Reflect.get(Object(document), name), rest, value) };
+}
 
 /** The value of one rule; a switch is 'yes' or 'no'. */
 export function ruleValue(rules: EditableRules, id: RuleId): RuleValue {
-  const [room, name] = placeOf(id);
-  const value: unknown = name === undefined ? rules[room] : Reflect.get(Object(rules[room]), name);
+  const value = at(rules, id.split('.'));
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   return typeof value === 'string' || typeof value === 'number' ? value : null;
 }
 
 /** The rules with one of them changed; the others are not touched. */
 export function withRule(rules: EditableRules, id: RuleId, value: RuleValue): EditableRules {
-  const [room, name] = placeOf(id);
-  const kept = typeof rules[room] === 'boolean' ? value === 'yes' : value;
-  return { ...rules, [room]: name === undefined ? kept : { ...Object(rules[room]), [name]: kept } };
+  const path = id.split('.');
+  return put(rules, path, typeof at(rules, path) === 'boolean' ? value === 'yes' : value) as EditableRules;
 }
 
 export interface RuleChange {

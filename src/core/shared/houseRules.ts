@@ -1,3 +1,5 @@
+import { startingGradingLimits, type GradingLimits } from '@/core/grading/limits';
+import { startingSchools, type Schools } from '@/core/schools/schools';
 import type { SaleGrade } from './grades';
 
 /** Names the document of house rules and its version. */
@@ -61,10 +63,15 @@ export interface HouseRules {
   /** Share of its worth that a part loses in a month on the shelf, and below which it does not fall. */
   readonly monthlyLoss: number;
   readonly surplusShare: number;
+  readonly schools: Schools;
+  readonly gradingLimits: GradingLimits;
 }
 
 /** What a sheet is planned by. A sheet keeps the rules it was started with. */
-export type SheetRules = Pick<HouseRules, 'version' | 'toolChangeMinutes' | 'turnMinutes' | 'trayCups' | 'screwsIn'>;
+export type SheetRules = Pick<
+  HouseRules,
+  'version' | 'toolChangeMinutes' | 'turnMinutes' | 'trayCups' | 'screwsIn' | 'schools'
+>;
 
 export const sheetRulesOf = ({
   version,
@@ -72,13 +79,8 @@ export const sheetRulesOf = ({
   turnMinutes,
   trayCups,
   screwsIn,
-}: HouseRules): SheetRules => ({
-  version,
-  toolChangeMinutes,
-  turnMinutes,
-  trayCups,
-  screwsIn,
-});
+  schools,
+}: HouseRules): SheetRules => ({ version, toolChangeMinutes, turnMinutes, trayCups, screwsIn, schools });
 
 /** The rules a shop begins with. */
 export const startingHouseRules: HouseRules = {
@@ -101,4 +103,6 @@ export const startingHouseRules: HouseRules = {
   saleGradeShift: { better: 0.15, worse: 0.25 },
   monthlyLoss: 0.04,
   surplusShare: 0.25,
+  schools: startingSchools,
+  gradingLimits: startingGradingLimits,
 };

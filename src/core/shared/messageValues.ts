@@ -318,6 +318,9 @@ export interface MessageValues<Piece> {
   'refusals.notEmpty': { count: number; code: Piece };
   'refusals.hasBegun': { what: string; tag: Piece };
   'refusals.tooOften': { seconds: number };
+  'refusals.priceDay': Readonly<Record<never, never>>;
+  'refusals.pricePart': { part: Piece };
+  'refusals.priceOrder': { name: Piece; grade: Piece };
   'rehearsal.whatNext': Readonly<Record<never, never>>;
   'rehearsal.whatWaitsFor': Readonly<Record<never, never>>;
   'rehearsal.first': { title: Piece };
@@ -363,6 +366,12 @@ export interface MessageValues<Piece> {
   'sheet.handOver': Readonly<Record<never, never>>;
   'sheet.stopHere': Readonly<Record<never, never>>;
   'sheet.couldBreak': { part: Piece };
+  'sheet.batteryPlugFirst': Readonly<Record<never, never>>;
+  'sheet.narrowTape': Readonly<Record<never, never>>;
+  'sheet.gelDot': Readonly<Record<never, never>>;
+  'sheet.liquidGlue': Readonly<Record<never, never>>;
+  'sheet.gelSets': Readonly<Record<never, never>>;
+  'sheet.glueSets': Readonly<Record<never, never>>;
   'today.rebuild': { name: Piece };
   'today.takeApart': { name: Piece };
   'today.allItsPartsAreSet': { isBack: 'yes' | 'no' };

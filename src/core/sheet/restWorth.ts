@@ -1,6 +1,7 @@
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { operationsFor } from '@/core/procedure/situation';
+import { modelBySchools } from '@/core/schools/modelBySchools';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { expectedMinutes, meanMinutes } from '@/core/teardown/attendedMinutes';
 import type { PartKnowledge } from '@/core/teardown/plan/teardownPlan';
@@ -27,13 +28,14 @@ export interface RestWorth {
  * @param known  worth and chance of the model's parts today
  */
 export function restWorth(
-  model: Model,
+  written: Model,
   unit: Unit & { readonly sheet: SheetState },
   sheet: RunSheet,
   known: readonly PartKnowledge[],
   { labourCentsPerMinute }: HouseRules,
 ): RestWorth {
   const { sheet: state } = unit;
+  const model = modelBySchools(written, state.rules.schools);
   const steps = sheet.steps.filter(({ id }) => !state.doneStepIds.includes(id));
   const toFree = new Set(steps.flatMap(({ frees }) => frees));
   const ahead = model.operations.filter(({ id }) => steps.some(({ operationId }) => operationId === id));

@@ -43,7 +43,7 @@ export function sheetOf(model: Model, unit: AboutUnit, asked: SheetAsked): Outco
 
 /** Of the targets of a sheet, those that are out or can still be freed. */
 export const stillReachable = (model: Model, unit: AboutUnit, asked: SheetAsked): readonly string[] =>
-  reachableTargets(model, requestOf(model, unit, asked));
+  reachableTargets(model, requestOf(model, unit, asked), asked.rules);
 
 function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetRequest {
   const findings = asked.findings ?? kindsFound(unit);

@@ -1,11 +1,12 @@
 import { TestBench } from '../../../tests/support/bench';
 import { handset, phone } from '../../../tests/support/models';
+import { startingGradingLimits } from '@/core/grading/limits';
 import { attributesOf } from '@/core/grading/rules';
 import type { Part } from '../entities/entities';
 
 const best = (part: Part) =>
   Object.fromEntries(
-    attributesOf(part.category).map((attribute) => [
+    attributesOf(part.category, startingGradingLimits).map((attribute) => [
       attribute.id,
       attribute.kind === 'choice' ? (attribute.choices[0]?.id as string) : attribute.limits.A,
     ]),

@@ -68,11 +68,11 @@ describe('what the server writes into a fact', () => {
       partTags: [],
       changes: judged.value,
     }) as Fact<'part-graded'>;
-    expect(logged.payload.verdict).toEqual({ grade: 'C', limiting: 'wear', rules: 1 });
+    expect(logged.payload.verdict).toEqual({ grade: 'C', limiting: 'wear' });
     // Under other rules the readings might give another grade; the log's verdict stays.
     const older = {
       ...logged,
-      payload: { ...logged.payload, verdict: { grade: 'D', limiting: 'wear', rules: 0 } },
+      payload: { ...logged.payload, verdict: { grade: 'D', limiting: 'wear' } },
     } as const;
     const replayed = applyFact(bench.world, older);
     expect(replayed.ok && replayed.value[0]?.after).toMatchObject({ grade: 'D' });

@@ -2,6 +2,7 @@ import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
 import type { PartCategory } from '@/core/procedure/vocabulary';
+import { modelBySchools } from '@/core/schools/modelBySchools';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { expectedMinutes } from './attendedMinutes';
 import { chooseOperations } from './chooseOperations';
@@ -44,7 +45,8 @@ export interface Openability {
  *
  * The shortest way to one part of each category, in its best order; of several parts of a category the one nearest.
  */
-export function openability(model: Model, situation: Situation, rules: HouseRules): Openability {
+export function openability(written: Model, situation: Situation, rules: HouseRules): Openability {
+  const model = modelBySchools(written, rules.schools);
   const { findings } = situation;
   const existing = operationsFor(model, situation);
   const isAllowed = ({ destroys = [] }: Operation) => destroys.length === 0;

@@ -4,6 +4,7 @@ import { capIn, scrapBy } from '@/core/findings/partHarm';
 import { neededParts } from '@/core/sale/slots';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import { operationsFor } from '@/core/procedure/situation';
+import { modelBySchools } from '@/core/schools/modelBySchools';
 import { saleGrades } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { expectedMinutes, meanMinutes } from '@/core/teardown/attendedMinutes';
@@ -39,7 +40,8 @@ export interface HarvestPlan {
  * How far a unit pays as a donor (`payingParts`): each part with its chance on a unit in this condition and what one more
  * of it brings today; less the minutes of the very sheet the bench would get. Null when nothing pays.
  */
-export function planHarvest(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): HarvestPlan | null {
+export function planHarvest(written: Model, unit: Subject, known: Knowledge, rules: HouseRules): HarvestPlan | null {
+  const model = modelBySchools(written, rules.schools);
   const findings = kindsFound(unit);
   const scrap = new Set([...scrapBy(model, unit), ...neededParts(model, unit).map(({ id }) => id)]);
   const absent = new Set(model.configurations.find(({ id }) => id === unit.configuration)?.absentParts ?? []);

@@ -14,6 +14,26 @@ const bins = ['A', 'B', 'C', 'D'].flatMap((rack) =>
   Array.from({ length: 15 }, (_, at) => `${rack}${String(at + 1).padStart(2, '0')}`),
 );
 
+/** Rules and sheets from before schools were asked about worked as the models were written. */
+const schoolsBefore = JSON.stringify({
+  batteryPlug: 'when-touched',
+  prying: 'as-written',
+  warming: 'as-written',
+  gluing: 'as-written',
+  torque: 'driver',
+  usedOnce: 'ask',
+  howFar: 'everything',
+});
+
+/** What was graded before limits were a rule was graded by these. */
+const limitsBefore = JSON.stringify({
+  capacityShare: { A: 95, B: 88, C: 80, D: 80 },
+  cycles: { A: 150, B: 400, C: 700, D: 1000 },
+  resistanceMilliOhm: { A: 90, B: 130, C: 180, D: 240 },
+  deadPixels: { A: 0, B: 1, C: 3, D: 8 },
+  touchCoverage: { A: 100, B: 100, C: 100, D: 98 },
+});
+
 /** In order, for ever: DDL commits by itself in MariaDB, so each step is one statement and is never edited later. */
 const migrations: readonly Migration[] = [
   { name: '001_people', up: (db) => tables.people(db.schema) },
@@ -94,6 +114,24 @@ const migrations: readonly Migration[] = [
       }),
   },
   { name: '050_read_keys', up: (db) => tables.readKeys(db.schema) },
+  {
+    name: '051_schools_and_limits',
+    up: (db) =>
+      db('house_rules').update({
+        rules: db.raw(`json_insert(rules, '$.schools', json_compact(?), '$.gradingLimits', json_compact(?))`, [
+          schoolsBefore,
+          limitsBefore,
+        ]),
+      }),
+  },
+  {
+    name: '052_schools_of_sheets',
+    up: (db) =>
+      db('units')
+        .whereNotNull('sheet')
+        .update({ sheet: db.raw(`json_insert(sheet, '$.rules.schools', json_compact(?))`, [schoolsBefore]) }),
+  },
+  { name: '053_prices', up: (db) => tables.prices(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -342,3 +342,16 @@ export const readKeys = (schema: Knex.SchemaBuilder) =>
     table.specificType('last_used_at', 'datetime(3)').nullable();
     table.specificType('revoked_at', 'datetime(3)').nullable();
   });
+
+/** What the shop takes for units and reckons parts at, each from a day on. Rows are added and never changed. */
+export const prices = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('prices', (table) => {
+    table.bigIncrements('id');
+    code(table, 'model_id', 60).notNullable();
+    code(table, 'part_ref', 60).nullable();
+    table.json('cents').notNullable();
+    code(table, 'from_day', 10).notNullable();
+    id(table, 'set_by').notNullable();
+    table.specificType('set_at', 'datetime(3)').notNullable();
+    table.index(['model_id', 'id']);
+  });

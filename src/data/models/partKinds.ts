@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { priceBook } from '@/data/prices/priceBook';
 import { newestModels } from './modelRepository';
 
 /** What a part is called, how it is kept, and what it is worth. */
@@ -9,9 +10,10 @@ export interface PartKind {
   readonly valueCents: Readonly<Record<string, number>>;
 }
 
-/** Names and values of all parts of the newest models. */
-export async function partKinds(db: Knex): Promise<Readonly<Record<string, PartKind>>> {
-  const models = await newestModels(db);
+/** Names of all parts of the newest models, with their values at the prices of today. */
+export async function partKinds(db: Knex, now: Date): Promise<Readonly<Record<string, PartKind>>> {
+  const [newest, { price }] = await Promise.all([newestModels(db), priceBook(db, now)]);
+  const models = newest.map((model) => price(model));
   return Object.fromEntries(
     models.flatMap((model) =>
       model.parts.map(({ id, name, handling, valueCents }) => [

@@ -18,7 +18,7 @@ export async function knowledgeGround(db: Knex, now: Date): Promise<KnowledgeGro
     marketNow(db, now),
     unitsAt(db, ['match']),
   ]);
-  const models = await modelsOfUnits(db, units);
+  const models = await modelsOfUnits(db, units, now);
   const waiting = units.flatMap((unit) => {
     const model = modelAmong(models, unit);
     return model ? [{ unit, model }] : [];

@@ -5,6 +5,11 @@ import type { Person } from '@/core/people/roles';
 import { isCertified } from '@/core/people/roster';
 import { shopDay } from '@/core/shared/shopDay';
 import { unrehearsed } from '@/core/rehearsal/certified';
+import { knowledgeFor } from '@/core/triage/knowledge';
+import { proposedTargets } from '@/core/triage/proposedTargets';
+import { shopKnowledge } from '@/core/triage/shopKnowledge';
+import { priceBook } from '@/data/prices/priceBook';
+import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
 import { planGround } from '@/data/plans/planGround';
@@ -27,6 +32,8 @@ export interface BenchView {
   readonly unrehearsed: readonly string[];
   /** The house asks for a current certificate, and this person has none. */
   readonly lacksCertificate: boolean;
+  /** What a teardown of it is begun for, by the school of the house; of a unit that has a sheet nothing. */
+  readonly proposed: readonly string[];
   /** How long its steps took on other units. */
   readonly timed: TimedSteps;
 }
@@ -35,7 +42,7 @@ export interface BenchView {
 export async function readBench(db: Knex, tag: string, personId: string, now: Date): Promise<BenchView | undefined> {
   const unit = await findUnit(db, { tag });
   if (!unit?.modelId || unit.modelVersion === null) return undefined;
-  const [model, parts, ground, people, timed, recalls, rules] = await Promise.all([
+  const [written, parts, ground, people, timed, recalls, rules, { price }] = await Promise.all([
     findModel(db, unit.modelId, unit.modelVersion),
     partsOfUnit(db, unit.id),
     planGround(db, unit.modelId, now),
@@ -43,12 +50,18 @@ export async function readBench(db: Knex, tag: string, personId: string, now: Da
     timedSteps(db, unit.modelId),
     recallsOf(db, personId, unit.modelId),
     currentRules(db),
+    priceBook(db, now),
   ]);
+  const model = written && price(written);
   const leads = people.filter(({ role, hasLeft }) => role === 'lead' && !hasLeft).map(({ id, name }) => ({ id, name }));
   const self = people.find(({ id }) => id === personId);
   const day = shopDay(now.getTime(), rules.shop.timeZone);
   if (!model) return undefined;
   const toRehearse = rules.isRehearsalAsked ? unrehearsed(model, recalls) : [];
   const lacksCertificate = rules.isCertificateAsked && !(self && isCertified(self, day));
-  return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse, lacksCertificate };
+  const isToBegin = unit.stage === 'teardown' && (unit.sheet === null || unit.sheet.isClosed);
+  const proposed = isToBegin
+    ? proposedTargets(model, unit, knowledgeFor(shopKnowledge(await knowledgeGround(db, now), rules), model.id), rules)
+    : [];
+  return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse, lacksCertificate, proposed };
 }

@@ -4,6 +4,7 @@ import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
 import { shopKnowledge } from '@/core/triage/shopKnowledge';
+import { priceBook } from '@/data/prices/priceBook';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
@@ -26,15 +27,17 @@ const mostUnits = 1000;
 export async function readForecastGround(db: Knex, parcelId: string, now: Date): Promise<ForecastGround | undefined> {
   const parcel = await findParcel(db, parcelId);
   if (!parcel) return undefined;
-  const [lines, units, library, ground, rules] = await Promise.all([
+  const [lines, units, newest, ground, rules, { price }] = await Promise.all([
     linesOfParcel(db, parcelId),
     unitsOfParcel(db, parcelId, mostUnits),
     newestModels(db),
     knowledgeGround(db, now),
     currentRules(db),
+    priceBook(db, now),
   ]);
+  const library = newest.map((model) => price(model));
   const [own, weighed] = await Promise.all([
-    modelsOfUnits(db, units),
+    modelsOfUnits(db, units, now),
     weighedOf(
       db,
       units.map(({ id }) => id),

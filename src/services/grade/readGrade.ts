@@ -13,7 +13,7 @@ export interface GradeView {
 }
 
 /** Parts that wait for a grade, and one that somebody wants to grade again. @param again its tag */
-export async function readGrade(db: Knex, again?: string): Promise<GradeView> {
+export async function readGrade(db: Knex, now: Date, again?: string): Promise<GradeView> {
   const [waiting, asked] = await Promise.all([
     partsAt(db, ['grade']),
     again === undefined ? undefined : findPart(db, { tag: again }),
@@ -21,7 +21,7 @@ export async function readGrade(db: Knex, again?: string): Promise<GradeView> {
   const parts = asked && asked.place !== 'grade' && gradedAgainAt.includes(asked.place) ? [asked, ...waiting] : waiting;
   return {
     parts,
-    kinds: await partKinds(db),
+    kinds: await partKinds(db, now),
     unitTags: await tagsOfUnits(
       db,
       parts.map(({ unitId }) => unitId),

@@ -23,7 +23,7 @@ export async function readLabel(db: Knex, text: string): Promise<LabelContent | 
   if (parsed?.letter === 'P') {
     const part = await findPart(db, { tag: parsed.tag });
     if (!part) return undefined;
-    const kind = (await partKinds(db))[`${part.modelId}/${part.partRef}`];
+    const kind = (await partKinds(db, new Date()))[`${part.modelId}/${part.partRef}`];
     return {
       tag: part.tag,
       title: kind ? `${kind.modelName} ${kind.name}` : part.partRef,

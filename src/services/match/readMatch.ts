@@ -14,9 +14,9 @@ export interface MatchView {
 }
 
 /** Units to be built, and every part that could go into one of them. */
-export async function readMatch(db: Knex): Promise<MatchView> {
+export async function readMatch(db: Knex, now: Date): Promise<MatchView> {
   const units = await unitsAt(db, ['match']);
-  const models = await modelsOfUnits(db, units);
+  const models = await modelsOfUnits(db, units, now);
   const classes = new Set(
     units.flatMap((unit) => {
       const model = modelAmong(models, unit);

@@ -3,6 +3,7 @@ import type { Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
 import { findModel, newestVersion } from '@/data/models/modelRepository';
+import { priceBook } from '@/data/prices/priceBook';
 import { planGround } from '@/data/plans/planGround';
 import { findUnit, unitsAt } from '@/data/units/unitRepository';
 
@@ -30,9 +31,13 @@ export async function readPlanner(
   const wanted = unit?.modelVersion ?? (await newestVersion(db, modelId));
   const model = wanted === undefined ? undefined : await findModel(db, modelId, wanted);
   if (!model) return undefined;
-  const [ground, units] = await Promise.all([planGround(db, modelId, now), unitsAt(db, ['teardown'])]);
+  const [ground, units, { price }] = await Promise.all([
+    planGround(db, modelId, now),
+    unitsAt(db, ['teardown']),
+    priceBook(db, now),
+  ]);
   return {
-    model,
+    model: price(model),
     unit,
     ground,
     donors: units.filter((unit) => unit.modelId === modelId && (unit.sheet?.doneStepIds.length ?? 0) === 0),

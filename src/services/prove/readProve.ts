@@ -12,10 +12,10 @@ export interface ProveView {
 }
 
 /** Units whose tests, wipe and sale grade are to be settled. */
-export async function readProve(db: Knex): Promise<ProveView> {
+export async function readProve(db: Knex, now: Date): Promise<ProveView> {
   const units = await unitsAt(db, ['prove']);
   const [models, parts] = await Promise.all([
-    modelsOfUnits(db, units),
+    modelsOfUnits(db, units, now),
     partsAssignedTo(
       db,
       units.map(({ id }) => id),

@@ -1,28 +1,27 @@
 import type { Knex } from 'knex';
-import { modelAmong } from '@/core/procedure/model';
 import { previewRules, type RulesPreview } from '@/core/rules/previewRules';
 import type { EditableRules } from '@/core/rules/ruleFields';
-import { plainSerial } from '@/core/shared/serials';
 import { currentRules } from '@/data/rules/houseRulesRepository';
-import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { partKinds } from '@/data/models/partKinds';
+import { partsAt } from '@/data/parts/partRepository';
 import { knowledgeGround } from '@/data/triage/knowledgeGround';
-import { reportedLost } from '@/data/triage/lostSerials';
-import { unitsAt } from '@/data/units/unitRepository';
+import { waitingAtTriage } from '@/data/triage/waitingAtTriage';
 
-/** What other rules would change for the units that wait at triage now. Nothing is saved. */
+/** Parts that are looked at: more than this and the sum says less than it costs to compute. */
+const mostParts = 5000;
+
+/** What other rules would change for the units at triage and the parts on the shelf now. Nothing is saved. */
 export async function readRulesPreview(db: Knex, rules: EditableRules, now: Date): Promise<RulesPreview> {
-  const [units, ground, today] = await Promise.all([
-    unitsAt(db, ['triage']),
+  const [waiting, ground, today, parts, kinds] = await Promise.all([
+    waitingAtTriage(db, now),
     knowledgeGround(db, now),
     currentRules(db),
+    partsAt(db, ['shelf'], mostParts),
+    partKinds(db, now),
   ]);
-  const serials = units.flatMap(({ serial }) => (serial ? [plainSerial(serial)] : []));
-  const [models, lost] = await Promise.all([modelsOfUnits(db, units), reportedLost(db, serials)]);
-  const waiting = units.flatMap((unit) => {
-    const model = modelAmong(models, unit);
-    const isReportedLost =
-      unit.serial !== null && lost[plainSerial(unit.serial)] !== undefined && !unit.isOwnershipSettled;
-    return model ? [{ tag: unit.tag, model, unit: { ...unit, isReportedLost } }] : [];
+  const shelved = parts.flatMap((part) => {
+    const kind = kinds[`${part.modelId}/${part.partRef}`];
+    return kind ? [{ part, name: `${kind.modelName} ${kind.name}`, valueCents: kind.valueCents }] : [];
   });
-  return previewRules(waiting, ground, today, { ...rules, version: today.version });
+  return previewRules({ waiting, ground, rules: today }, { ...rules, version: today.version }, shelved);
 }

@@ -4,6 +4,8 @@ import type { Unit } from '@/core/entities/entities';
 import { salePrice } from '@/core/sale/predictSale';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { findSending } from '@/data/facts/findSending';
+import { priceBook } from '@/data/prices/priceBook';
+import { releaseDays } from '@/data/prices/releaseDays';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { latestShipments, unitsAt } from '@/data/units/unitRepository';
 
@@ -22,10 +24,15 @@ export interface SendView {
 }
 
 /** Units that may leave, and the latest shipments. */
-export async function readSend(db: Knex): Promise<SendView> {
+export async function readSend(db: Knex, now: Date): Promise<SendView> {
   const units = await unitsAt(db, ['send']);
-  const [models, shipments, rules] = await Promise.all([
+  const [models, released, { price }, shipments, rules] = await Promise.all([
     modelsOfUnits(db, units),
+    releaseDays(
+      db,
+      units.map(({ id }) => id),
+    ),
+    priceBook(db, now),
     latestShipments(db, 8),
     currentRules(db),
   ]);
@@ -38,7 +45,7 @@ export async function readSend(db: Knex): Promise<SendView> {
         unit,
         modelName: `${model.maker} ${model.name}`,
         variantName,
-        priceCents: salePrice(model, unit, unit.saleGrade, rules),
+        priceCents: salePrice(price(model, released.get(unit.id)), unit, unit.saleGrade, rules),
       },
     ];
   });

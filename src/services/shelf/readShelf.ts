@@ -18,13 +18,13 @@ const pageRows = 60;
 const binRoom = 12;
 
 /** What waits for a bin, with the bin it should go in, and one page of what is stored. */
-export async function readShelf(db: Knex, words: string, page: number): Promise<ShelfView> {
+export async function readShelf(db: Knex, words: string, page: number, now: Date): Promise<ShelfView> {
   const [waiting, found, bins, contents, kinds] = await Promise.all([
     partsAt(db, ['to-shelve']),
     searchShelf(db, { words, from: page * pageRows, limit: pageRows }),
     listBins(db),
     binContents(db),
-    partKinds(db),
+    partKinds(db, now),
   ]);
   const planned = [...contents];
   const toShelve = waiting.map((part) => {

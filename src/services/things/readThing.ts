@@ -11,6 +11,8 @@ import { findModel } from '@/data/models/modelRepository';
 import { parcelCost } from '@/data/parcels/parcelCost';
 import { findParcel } from '@/data/parcels/parcelRepository';
 import { parcelUnits } from '@/data/parcels/parcelUnits';
+import { priceBook } from '@/data/prices/priceBook';
+import { releaseDays } from '@/data/prices/releaseDays';
 import { marketNow } from '@/data/plans/planGround';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { workSeconds } from '@/data/triage/decisions';
@@ -49,7 +51,7 @@ export async function readThing(db: Knex, text: string, now: Date): Promise<Thin
   const parsed = parseTag(text);
   if (!parsed) return undefined;
   if (parsed.letter === 'U') return readUnit(db, parsed.tag, now);
-  if (parsed.letter === 'P') return readPart(db, parsed.tag);
+  if (parsed.letter === 'P') return readPart(db, parsed.tag, now);
   const units = await unitsOfShipment(db, parsed.tag);
   return units.length > 0 ? { kind: 'shipment', shipment: parsed.tag, units } : undefined;
 }
@@ -82,24 +84,30 @@ async function moneyOf(
   now: Date,
 ): Promise<UnitMoney> {
   const { unit, model, parcel, parts } = of;
-  const [all, market, rules, seconds, fitted] = await Promise.all([
+  const [all, market, rules, released, { price }, seconds, fitted] = await Promise.all([
     parcelUnits(db, parcel.id),
     marketNow(db, now),
     currentRules(db),
+    releaseDays(db, [unit.id]),
+    priceBook(db, now),
     workSeconds(db, [unit.id]),
     partsById(db, Object.values(unit.fitted)),
   ]);
   const { byUnit } = await parcelCost(db, parcel, all);
   const freed = parts.filter(({ unitId }) => unitId === unit.id);
-  const account = unitAccount({ unit, model, freed, fitted, seconds: seconds.get(unit.id) ?? 0 }, market, rules);
+  const account = unitAccount(
+    { unit, model: price(model, released.get(unit.id)), freed, fitted, seconds: seconds.get(unit.id) ?? 0 },
+    market,
+    rules,
+  );
   return { ...account, boughtCents: byUnit.get(unit.id) ?? 0 };
 }
 
-async function readPart(db: Knex, tag: string): Promise<ThingView | undefined> {
+async function readPart(db: Knex, tag: string, now: Date): Promise<ThingView | undefined> {
   const part = await findPart(db, { tag });
   if (!part) return undefined;
   const [kinds, unit, facts] = await Promise.all([
-    partKinds(db),
+    partKinds(db, now),
     findUnit(db, { id: part.unitId }),
     latestFacts(db, shownFacts, { partId: part.id }),
   ]);

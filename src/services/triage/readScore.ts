@@ -4,6 +4,8 @@ import type { Knex } from 'knex';
 import { actualMoney } from '@/core/triage/actualMoney';
 import { scoreProposals, type ProposalScore } from '@/core/triage/scoreProposals';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { priceBook } from '@/data/prices/priceBook';
+import { releaseDays } from '@/data/prices/releaseDays';
 import { partsById, partsFreedFrom } from '@/data/parts/partRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { marketNow } from '@/data/plans/planGround';
@@ -18,10 +20,12 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
   const rows = await decisions(db, lookedAt);
   const ids = rows.map(({ unitId }) => unitId);
   const [units, freed] = await Promise.all([unitsById(db, ids), partsFreedFrom(db, ids)]);
-  const [models, market, rules, fitted] = await Promise.all([
+  const [models, market, rules, released, { price }, fitted] = await Promise.all([
     modelsOfUnits(db, units),
     marketNow(db, now),
     currentRules(db),
+    releaseDays(db, ids),
+    priceBook(db, now),
     partsById(
       db,
       units.flatMap((unit) => Object.values(unit.fitted)),
@@ -30,8 +34,9 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
   return scoreProposals(
     rows.flatMap(({ unitId, payload, seconds }) => {
       const unit = units.find(({ id }) => id === unitId);
-      const model = modelAmong(models, unit);
       if (!unit) return [];
+      const written = modelAmong(models, unit);
+      const model = written && price(written, released.get(unitId));
       const own = freed.filter((part) => part.unitId === unitId);
       return [
         {

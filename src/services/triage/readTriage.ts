@@ -5,6 +5,7 @@ import { identityOf, type ModelIdentity } from '@/core/procedure/identity';
 import type { Model } from '@/core/procedure/model';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
 import { shopKnowledge } from '@/core/triage/shopKnowledge';
+import { priceBook } from '@/data/prices/priceBook';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
@@ -33,18 +34,20 @@ export interface TriageView {
 
 /** Units that wait for a decision, and what is known to decide by. */
 export async function readTriage(db: Knex, personId: string, now: Date): Promise<TriageView> {
-  const [units, library, held, ground, rules] = await Promise.all([
+  const [units, newest, held, ground, rules, { price }] = await Promise.all([
     unitsAt(db, ['triage']),
     newestModels(db),
     holdsOfOthers(db, personId, now),
     knowledgeGround(db, now),
     currentRules(db),
+    priceBook(db, now),
   ]);
+  const library = newest.map((model) => price(model));
   const lines = await linesOfUnits(db, units);
   const promised = new Set(Object.values(lines).map(({ maker, model }) => `${maker} ${model}`));
   const serials = units.flatMap((unit) => unit.serial ?? lines[unit.id]?.serial ?? []).filter(Boolean);
   const [identified, returns, lost] = await Promise.all([
-    modelsOfUnits(db, units),
+    modelsOfUnits(db, units, now),
     sentWithSerial(db, serials),
     reportedLost(db, serials.map(plainSerial)),
   ]);

@@ -30,7 +30,7 @@ export async function readYields(db: Knex, now: Date): Promise<YieldsView> {
     outcomeCounts(db),
     defectCounts(db),
     finishedPerDay(db, since, shop.timeZone),
-    partKinds(db),
+    partKinds(db, now),
   ]);
   const nameOf = (modelId: string, partRef: string) => {
     const kind = kinds[`${modelId}/${partRef}`];

@@ -8,14 +8,17 @@ export function Section({
   note,
   children,
   mt = '0',
+  id,
 }: {
   readonly title: string;
   readonly note?: ReactNode;
   readonly children: ReactNode;
   readonly mt?: string;
+  /** By which a link leads to it. */
+  readonly id?: string;
 }) {
   return (
-    <Box as="section" mt={mt} aria-label={title}>
+    <Box as="section" id={id} mt={mt} aria-label={title}>
       <Box
         display="flex"
         justifyContent="space-between"

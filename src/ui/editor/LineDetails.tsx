@@ -2,13 +2,14 @@
 import { Box } from '@chakra-ui/react';
 import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
+import type { Consumable, Operation } from '@/core/procedure/operations';
 import { applyPatch, type Path } from '@/core/procedure/patch';
 import { readTorque } from '@/core/screws/torque';
 import { Section } from '@/ui/base/Section';
 import { arcReasonNames, yesOrNo } from '@/words/say/names';
 import { sayRefusal } from '@/words/say/sentences';
 import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/editor';
 
 /** What a line has no column for: how it is done, what can happen, why it comes after others, and how it goes back. */
@@ -78,8 +79,8 @@ export function LineDetails({
               />
               <TextCell
                 label={words.because2({ index: index + 1 })}
-                value={arc.because}
-                onTake={(text) => set(['after', index, 'because'], text.trim() || arc.because)}
+                value={saySheet(arc.because)}
+                onTake={(text) => set(['after', index, 'because'], text.trim() || saySheet(arc.because))}
               />
             </Box>
           </FieldRow>
@@ -130,7 +131,9 @@ function WayBack({
       <FieldRow label={words.renews()}>
         <TextCell
           label={words.consumables()}
-          value={back.consumables.map(({ name, count }) => (count === 1 ? name : `${count} ${name}`)).join(', ')}
+          value={back.consumables
+            .map(({ name, count }) => (count === 1 ? saySheet(name) : `${count} ${saySheet(name)}`))
+            .join(', ')}
           onTake={(text) => set(['consumables'], readConsumables(text, back.consumables))}
         />
       </FieldRow>
@@ -163,7 +166,7 @@ function torquePatch(model: Model, joint: string, text: string) {
 }
 
 /** “2 Cell tape, Seal” → two kinds of consumables; prices stay as they were. */
-function readConsumables(text: string, before: readonly { readonly name: string; readonly unitCents: number }[]) {
+function readConsumables(text: string, before: readonly Consumable[]) {
   return text
     .split(',')
     .map((entry) => /^\s*(?:(\d{1,2})\s+)?(.+?)\s*$/.exec(entry))

@@ -19,6 +19,7 @@ import { useKey } from '@/ui/keys/KeysProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { findingNames, partStateNames } from '@/words/say/names';
 import { AttributeRow } from './AttributeRow';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
 import * as words from '@/words/catalogue/grade';
 
 /** Readings of parts that somebody left in the middle, as long as this page lives. */
@@ -36,13 +37,14 @@ export function GradeOnePart({
   readonly from: string;
   readonly shop: Shop;
 }) {
-  const attributes = attributesOf(part.category);
+  const { gradingLimits } = useHouseRules();
+  const attributes = attributesOf(part.category, gradingLimits);
   // What was half read before one left, or what a part was graded by that is graded again.
   const [readings, setReadings] = useState<Readings>(() => halfRead.get(part.id) ?? part.readings);
   const [wanted, setWanted] = useState<string | null>(null);
   const isRead = (id: string) => readings[id] !== undefined;
   const current = wanted ?? attributes.find(({ id }) => !isRead(id))?.id ?? null;
-  const judged = gradePart(part.category, readings, part.findings);
+  const judged = gradePart(part.category, readings, gradingLimits, part.findings);
   const cap = capOf(part.category, part.findings);
   const soFar = worstGrade(attributes.flatMap((attribute) => gradeOf(attribute, readings) ?? []));
   const grade = judged.ok ? judged.value.grade : soFar;

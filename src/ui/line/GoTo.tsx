@@ -32,6 +32,7 @@ const pages: readonly Place[] = [
 
 const leadPages: readonly Place[] = [
   { keyName: 'r', path: '/rules', name: words.houseRules() },
+  { keyName: 'c', path: '/prices', name: words.pricesMenu() },
   { keyName: 'p', path: '/people', name: words.peopleMenu() },
   { keyName: 'd', path: '/exports', name: words.exportsMenu() },
 ];

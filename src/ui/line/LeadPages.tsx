@@ -6,6 +6,7 @@ import * as words from '@/words/catalogue/line';
 
 const pages = [
   ['/rules', words.houseRulesShort()],
+  ['/prices', words.pricesShort()],
   ['/people', words.peopleShort()],
   ['/exports', words.exportsShort()],
 ] as const;

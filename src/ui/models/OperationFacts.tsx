@@ -73,7 +73,7 @@ function factsOf(operation: Operation): readonly string[] {
     operation.when && words.onlyIf({ operation: conditionWords(operation) }),
     heat && words.heatAt({ source: heat.source, celsius: heat.celsius }),
     solvent && words.ventilateForMin({ name: solvent.name, ventilateMinutes: solvent.ventilateMinutes }),
-    wait && words.minOn({ minutesValue: wait.minutes, fixture: wait.fixture, what: wait.what }),
+    wait && words.minOn({ minutesValue: wait.minutes, fixture: wait.fixture, what: saySheet(wait.what) }),
     limit && words.limitBecause({ limit: sayOpening(limit), because: limit.because }),
     hold && words.holdAt({ where: hold.where }),
     helper && words.secondPerson({ helper }),
@@ -96,7 +96,7 @@ function ComesAfter({ model, operation }: { readonly model: Model; readonly oper
             {words.reason({
               reason: arcReasonNames[arc.reason],
               isUnproven: arc.isUnproven ? 'yes' : 'no',
-              because: arc.because,
+              because: saySheet(arc.because),
             })}
           </Muted>
         </Box>
@@ -142,8 +142,8 @@ function WayBackFacts({ operation: { back } }: { readonly operation: Operation }
       <Box pt="8px">{back ? `${back.title}. ${back.detail}` : words.nothingToDo()}</Box>
       {back?.prepare && <Muted>{words.first({ prepare: list(back.prepare) })}</Muted>}
       {back?.consumables.map(({ name, count }) => (
-        <Muted key={name}>
-          {count} × {name}
+        <Muted key={saySheet(name)}>
+          {count} × {saySheet(name)}
         </Muted>
       ))}
       {back?.after?.map(({ operation, because }) => (

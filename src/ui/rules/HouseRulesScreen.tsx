@@ -2,7 +2,15 @@
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition } from 'react';
-import { ruleFields, ruleSections, ruleValue, withRule, type EditableRules } from '@/core/rules/ruleFields';
+import {
+  ruleFields,
+  ruleSections,
+  withRule,
+  type EditableRules,
+  type RuleField,
+  type RuleId,
+  type RuleSection,
+} from '@/core/rules/ruleFields';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { refuse } from '@/core/shared/outcome';
 import type { RulesView } from '@/services/rules/readRulesView';
@@ -65,21 +73,20 @@ function Rules({
       <ScrollBox label={words.howWeWorkHere()} p="20px 28px">
         <LeadPages />
         <Headline lead={words.lead({ version, since: moment(since) })}>{words.howWeWorkHere()}</Headline>
+        <SectionLinks changed={new Set(changes.map(({ id }) => id))} />
         <Box display="grid" gap="26px">
           {ruleSections.map((section) => (
-            <Section key={section} title={ruleSectionNames[section]}>
+            <Section key={section} id={`rules-${section}`} title={ruleSectionNames[section]}>
               <ul>
-                {ruleFields
-                  .filter((field) => field.section === section)
-                  .map((field) => (
-                    <RuleRow
-                      key={`${field.id} ${taken}`}
-                      field={field}
-                      value={ruleValue(draft, field.id)}
-                      standing={ruleValue(standing, field.id)}
-                      onChange={(value) => change(withRule(draft, field.id, value))}
-                    />
-                  ))}
+                {rowsOf(section).map((fields) => (
+                  <RuleRow
+                    key={`${fields[0]?.id} ${taken}`}
+                    fields={fields}
+                    draft={draft}
+                    standing={standing}
+                    onChange={(id, value) => change(withRule(draft, id, value))}
+                  />
+                ))}
               </ul>
             </Section>
           ))}
@@ -118,6 +125,47 @@ function Rules({
           />
         </Box>
       </SidePanel>
+    </Box>
+  );
+}
+
+/** The rows of a section, each of one field or of those that are read together. */
+function rowsOf(section: RuleSection): readonly (readonly RuleField[])[] {
+  const rows = new Map<string, RuleField[]>();
+  for (const field of ruleFields.filter((each) => each.section === section)) {
+    const row = field.row ?? field.id;
+    rows.set(row, [...(rows.get(row) ?? []), field]);
+  }
+  return [...rows.values()];
+}
+
+/** The sections, each one press away, with how much of it is changed. */
+function SectionLinks({ changed }: { readonly changed: ReadonlySet<RuleId> }) {
+  return (
+    <Box
+      as="nav"
+      aria-label={words.sections()}
+      display="flex"
+      flexWrap="wrap"
+      gap="6px 18px"
+      mb="20px"
+      textStyle="note"
+    >
+      {ruleSections.map((section) => {
+        const count = ruleFields.filter((field) => field.section === section && changed.has(field.id)).length;
+        return (
+          <a key={section} href={`#rules-${section}`}>
+            <Box as="span" display="inline-block" py="5px" color="action" textDecoration="underline">
+              {ruleSectionNames[section]}
+            </Box>
+            {count > 0 && (
+              <Box as="b" pl="6px">
+                {words.changesCount({ count })}
+              </Box>
+            )}
+          </a>
+        );
+      })}
     </Box>
   );
 }

@@ -1,26 +1,38 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { readRule, type RuleField, type RuleValue } from '@/core/rules/ruleFields';
+import { unusableLimits } from '@/core/grading/limits';
+import {
+  readRule,
+  ruleValue,
+  type EditableRules,
+  type RuleField,
+  type RuleId,
+  type RuleValue,
+} from '@/core/rules/ruleFields';
 import { Button } from '@/ui/base/Button';
 import { Input } from '@/ui/base/Input';
 import { currencySign } from '@/words/format';
-import { ruleChoiceNames, ruleUnits, ruleWords, sayRule, writeRule } from '@/words/say/ruleWords';
+import { ruleChoiceNames, ruleName, ruleRowWords, ruleUnits, sayRule, writeRule } from '@/words/say/ruleWords';
 import { readNumber } from '@/words/say/readNumber';
 import * as words from '@/words/catalogue/rules';
 
 interface RuleRowProps {
-  readonly field: RuleField;
-  readonly value: RuleValue;
+  /** One field, or those of a row that are read together. */
+  readonly fields: readonly RuleField[];
+  readonly draft: EditableRules;
   /** What stands today. */
-  readonly standing: RuleValue;
-  readonly onChange: (value: RuleValue) => void;
+  readonly standing: EditableRules;
+  readonly onChange: (id: RuleId, value: RuleValue) => void;
 }
 
-/** One rule: what it is called, what it changes, its value, and what it was. */
-export function RuleRow({ field, value, standing, onChange }: RuleRowProps) {
-  const { name, says } = ruleWords[field.id];
-  const isChanged = value !== standing;
+/** One row of rules: what it is called, what it changes, its values, and what they were. */
+export function RuleRow({ fields, draft, standing, onChange }: RuleRowProps) {
+  const [first] = fields;
+  if (!first) return null;
+  const { name, says } = ruleRowWords(first);
+  const changed = fields.filter(({ id }) => ruleValue(draft, id) !== ruleValue(standing, id));
+  const isOutOfOrder = first.row === `gradingLimits.${unusableLimits(draft.gradingLimits)}`;
   return (
     <Box
       as="li"
@@ -33,7 +45,7 @@ export function RuleRow({ field, value, standing, onChange }: RuleRowProps) {
       mx="-14px"
       borderBottomWidth="1px"
       borderColor="rule"
-      bg={isChanged ? 'actionSoft' : undefined}
+      bg={changed.length > 0 ? 'actionSoft' : undefined}
     >
       <Box>
         <Box fontWeight="600">{name}</Box>
@@ -41,27 +53,31 @@ export function RuleRow({ field, value, standing, onChange }: RuleRowProps) {
           {says}
         </Box>
       </Box>
-      <Box display="flex" gap="12px" alignItems="center" flexWrap="wrap">
-        {field.kind.is === 'choice' ? (
-          <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label={name}>
-            {field.kind.among.map((choice) => (
-              <Button
-                key={choice}
-                size="small"
-                look={choice === value ? 'action' : 'quiet'}
-                aria-pressed={choice === value}
-                onClick={() => onChange(choice)}
-              >
-                {ruleChoiceNames[choice]}
-              </Button>
-            ))}
-          </Box>
-        ) : (
-          <RuleInput field={field} name={name} value={value} onChange={onChange} />
-        )}
-        {isChanged && (
-          <Box as="span" textStyle="note" color="inkMuted">
-            {words.was({ value: sayRule(field.kind, standing) })}
+      <Box>
+        <Box display="flex" gap="12px" alignItems="center" flexWrap="wrap">
+          {fields.map((field) =>
+            field.kind.is === 'choice' ? (
+              <RuleChoice key={field.id} {...{ field, draft, onChange }} />
+            ) : (
+              <RuleInput
+                key={field.id}
+                {...{ field, draft, onChange }}
+                isShort={fields.length > 1}
+                isWrong={isOutOfOrder}
+              />
+            ),
+          )}
+          {changed.length > 0 && (
+            <Box as="span" textStyle="note" color="inkMuted">
+              {words.was({
+                value: fields.map(({ id, kind }) => sayRule(kind, ruleValue(standing, id))).join(' · '),
+              })}
+            </Box>
+          )}
+        </Box>
+        {isOutOfOrder && (
+          <Box id={`${first.row} order`} role="alert" textStyle="note" color="danger" pt="4px">
+            {words.limitsOrder()}
           </Box>
         )}
       </Box>
@@ -69,22 +85,58 @@ export function RuleRow({ field, value, standing, onChange }: RuleRowProps) {
   );
 }
 
+interface FieldProps extends Pick<RuleRowProps, 'draft' | 'onChange'> {
+  readonly field: RuleField;
+}
+
+function RuleChoice({ field, draft, onChange }: FieldProps) {
+  const { id, kind } = field;
+  const value = ruleValue(draft, id);
+  return (
+    <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label={ruleName(field)}>
+      {(kind.is === 'choice' ? kind.among : []).map((choice) => (
+        <Button
+          key={choice}
+          size="small"
+          look={choice === value ? 'action' : 'quiet'}
+          aria-pressed={choice === value}
+          onClick={() => onChange(id, choice)}
+        >
+          {ruleChoiceNames[choice]}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
 /** The field of a rule. What cannot be read stays in it, marked, and changes nothing. */
 function RuleInput({
-  field: { id, kind },
-  name,
-  value,
+  field,
+  draft,
   onChange,
-}: Pick<RuleRowProps, 'field' | 'value' | 'onChange'> & { readonly name: string }) {
+  isShort,
+  isWrong,
+}: FieldProps & {
+  /** One of several on its row: named by its grade before it. */
+  readonly isShort: boolean;
+  readonly isWrong: boolean;
+}) {
+  const { id, kind, row } = field;
+  const value = ruleValue(draft, id);
   const [typed, setTyped] = useState<string | null>(null);
   const isUnread = typed !== null && readRule(kind, typed, readNumber) === undefined;
   return (
     <Box display="flex" gap="8px" alignItems="center" flexWrap="wrap">
+      {isShort && (
+        <Box as="span" aria-hidden fontWeight="600">
+          {id.split('.').at(-1)}
+        </Box>
+      )}
       <Input
-        aria-label={name}
-        aria-invalid={isUnread || undefined}
-        aria-describedby={isUnread ? `${id} unread` : undefined}
-        w={kind.is === 'text' ? '260px' : '120px'}
+        aria-label={ruleName(field)}
+        aria-invalid={isUnread || isWrong || undefined}
+        aria-describedby={isUnread ? `${id} unread` : isWrong ? `${row} order` : undefined}
+        w={kind.is === 'text' ? '260px' : isShort ? '76px' : '120px'}
         maxW="100%"
         inputMode={kind.is === 'text' ? 'text' : 'decimal'}
         maxLength={60}
@@ -93,7 +145,7 @@ function RuleInput({
         onChange={(event) => {
           setTyped(event.currentTarget.value);
           const read = readRule(kind, event.currentTarget.value, readNumber);
-          if (read !== undefined) onChange(read);
+          if (read !== undefined) onChange(id, read);
         }}
         onBlur={() => !isUnread && setTyped(null)}
         onKeyDown={(event) => {

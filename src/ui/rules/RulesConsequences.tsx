@@ -1,15 +1,14 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import type { RulesPreview } from '@/core/rules/previewRules';
 import { ruleFields, type RuleChange } from '@/core/rules/ruleFields';
 import { Caution } from '@/ui/base/Caution';
 import { Section } from '@/ui/base/Section';
-import { dispositionNames } from '@/words/say/names';
-import { ruleWords, sayRule } from '@/words/say/ruleWords';
+import { ruleName, sayRule } from '@/words/say/ruleWords';
 import { sayRefusal } from '@/words/say/sentences';
 import * as words from '@/words/catalogue/rules';
+import { ProposalTurns, shownTurns, sideOf } from './ProposalTurns';
 import type { Looked } from './useRulesDraft';
-
-const shownTurns = 8;
 
 /** What is about to change, and what would change by it: said before anything is saved. */
 export function RulesConsequences({
@@ -37,30 +36,8 @@ export function RulesConsequences({
           {looked?.refusal && <Caution what="">{sayRefusal(looked.refusal)}</Caution>}
           {preview && (
             <>
-              <Box textStyle="lead" fontWeight="700">
-                {words.turnsHead({
-                  turns: preview.turns.length,
-                  worthMore: sideOf(preview.toCents - preview.fromCents),
-                  cents: Math.abs(preview.toCents - preview.fromCents),
-                })}
-              </Box>
-              <Box textStyle="note" color="inkMuted">
-                {words.worthOf({ units: preview.units, fromCents: preview.fromCents })}
-              </Box>
-              <Box as="ul" textStyle="note">
-                {preview.turns.slice(0, shownTurns).map(({ tag, from, to }) => (
-                  <li key={tag}>
-                    {words.turnLine({
-                      tag,
-                      from: dispositionNames[from.disposition],
-                      to: dispositionNames[to.disposition],
-                    })}
-                  </li>
-                ))}
-              </Box>
-              <Box textStyle="note" color="inkMuted">
-                {words.keptAsDecided()}
-              </Box>
+              <ProposalTurns preview={preview} />
+              <ShelfTurns shelf={preview.shelf} />
             </>
           )}
         </Box>
@@ -69,9 +46,28 @@ export function RulesConsequences({
   );
 }
 
-const sideOf = (cents: number): 'more' | 'less' | 'same' => (cents > 0 ? 'more' : cents < 0 ? 'less' : 'same');
+function ShelfTurns({ shelf: { turns, cents } }: Pick<RulesPreview, 'shelf'>) {
+  if (turns.length === 0) return null;
+  return (
+    <>
+      <Box textStyle="lead" fontWeight="700">
+        {words.regradesHead({ parts: turns.length, worthMore: sideOf(cents), cents: Math.abs(cents) })}
+      </Box>
+      <Box as="ul" textStyle="note">
+        {turns.slice(0, shownTurns).map((turn) => (
+          <li key={turn.tag}>{words.regradeLine(turn)}</li>
+        ))}
+        {turns.length > shownTurns && <li>{words.andMore({ count: turns.length - shownTurns })}</li>}
+      </Box>
+      <Box textStyle="note" color="inkMuted">
+        {words.gradedAsBefore()}
+      </Box>
+    </>
+  );
+}
 
 function sayChange({ id, from, to }: RuleChange): string {
-  const kind = ruleFields.find((field) => field.id === id)?.kind ?? { is: 'text' };
-  return words.changeLine({ name: ruleWords[id].name, from: sayRule(kind, from), to: sayRule(kind, to) });
+  const field = ruleFields.find((each) => each.id === id);
+  if (!field) return '';
+  return words.changeLine({ name: ruleName(field), from: sayRule(field.kind, from), to: sayRule(field.kind, to) });
 }

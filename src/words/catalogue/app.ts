@@ -30,3 +30,4 @@ export const peoplePluckyParcel = () => l`People and benches · Plucky Parcel`;
 export const findPluckyParcel = () => l`Find · Plucky Parcel`;
 export const historyPluckyParcel = () => l`History · Plucky Parcel`;
 export const exportsPluckyParcel = () => l`Data out · Plucky Parcel`;
+export const pricesPluckyParcel = () => l`Prices · Plucky Parcel`;

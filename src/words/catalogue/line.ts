@@ -24,3 +24,5 @@ export const goToStage = (d: { stage: Text }) => l`Go to ${d.stage}`;
 export const historyWhatHappened = () => l`History: what happened, by whom`;
 export const exportsShort = () => l`Data out`;
 export const exportsMenu = () => l`Data out: files, and programs that read along`;
+export const pricesShort = () => l`Prices`;
+export const pricesMenu = () => l`Prices: what units and parts bring`;

@@ -1,12 +1,17 @@
 import { readNumber } from './readNumber';
 import { readRule, ruleFields, ruleValue } from '@/core/rules/ruleFields';
 import { startingHouseRules } from '@/core/shared/houseRules';
-import { ruleChoiceNames, ruleWords, sayRule, writeRule } from './ruleWords';
+import { ruleChoiceNames, ruleName, ruleRowWords, sayRule, writeRule } from './ruleWords';
 
-test.each(ruleFields)('$id: what the field shows is read as the same value', ({ id, kind }) => {
+test.each(ruleFields)('$id: what the field shows is read as the same value', (field) => {
+  const { id, kind } = field;
   const value = ruleValue(startingHouseRules, id);
   expect(readRule(kind, writeRule(kind, value), readNumber)).toBe(value);
-  expect(ruleWords[id].name).not.toBe(ruleWords[id].says);
+  expect(ruleRowWords(field).name).not.toBe(ruleRowWords(field).says);
+});
+
+test('no two rules are called the same', () => {
+  expect(new Set(ruleFields.map(ruleName)).size).toBe(ruleFields.length);
 });
 
 test('what can be chosen has a name', () => {

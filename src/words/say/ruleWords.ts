@@ -1,10 +1,20 @@
-import { perWritten, type RuleId, type RuleKind, type RuleSection, type RuleValue } from '@/core/rules/ruleFields';
+import {
+  perWritten,
+  type RuleField,
+  type RuleId,
+  type RuleKind,
+  type RuleRowId,
+  type RuleSection,
+  type RuleValue,
+} from '@/core/rules/ruleFields';
 import * as words from '@/words/catalogue/rules';
 import { money, number } from '@/words/format';
 import { writeNumber } from './readNumber';
 
 export const ruleSectionNames: Readonly<Record<RuleSection, string>> = {
   shop: words.sectionShop(),
+  schools: words.sectionSchools(),
+  grading: words.sectionGrading(),
   money: words.sectionMoney(),
   times: words.sectionTimes(),
   screws: words.sectionScrews(),
@@ -12,8 +22,12 @@ export const ruleSectionNames: Readonly<Record<RuleSection, string>> = {
   expectations: words.sectionExpectations(),
 };
 
-/** What a rule is called, and what it changes. */
-export const ruleWords: Readonly<Record<RuleId, { readonly name: string; readonly says: string }>> = {
+interface RuleWords {
+  readonly name: string;
+  readonly says: string;
+}
+
+const named: Readonly<Record<Exclude<RuleId, `gradingLimits.${string}`> | RuleRowId, RuleWords>> = {
   'shop.name': { name: words.shopName(), says: words.shopNameSays() },
   'shop.address': { name: words.shopAddress(), says: words.shopAddressSays() },
   'shop.currency': { name: words.shopCurrency(), says: words.shopCurrencySays() },
@@ -34,6 +48,19 @@ export const ruleWords: Readonly<Record<RuleId, { readonly name: string; readonl
   isRehearsalAsked: { name: words.rehearsal(), says: words.rehearsalSays() },
   isCertificateAsked: { name: words.certificate(), says: words.certificateSays() },
   roomCelsius: { name: words.room(), says: words.roomSays() },
+  'schools.batteryPlug': { name: words.batteryPlug(), says: words.batteryPlugSays() },
+  'schools.prying': { name: words.prying(), says: words.pryingSays() },
+  'schools.warming': { name: words.warming(), says: words.warmingSays() },
+  'schools.gluing': { name: words.gluing(), says: words.gluingSays() },
+  'schools.torque': { name: words.torque(), says: words.torqueSays() },
+  'schools.usedOnce': { name: words.usedOnce(), says: words.usedOnceSays() },
+  'schools.howFar': { name: words.howFar(), says: words.howFarSays() },
+  'gradingLimits.capacityShare': { name: words.capacityShare(), says: words.capacityShareSays() },
+  'gradingLimits.cycles': { name: words.cycles(), says: words.cyclesSays() },
+  'gradingLimits.resistanceMilliOhm': { name: words.resistanceMilliOhm(), says: words.resistanceMilliOhmSays() },
+  'gradingLimits.deadPixels': { name: words.deadPixels(), says: words.deadPixelsSays() },
+  'gradingLimits.touchCoverage': { name: words.touchCoverage(), says: words.touchCoverageSays() },
+  gradeMix: { name: words.mixOf(), says: words.mixSays() },
   'gradeMix.A': { name: words.mix({ grade: 'A' }), says: words.mixSays() },
   'gradeMix.B': { name: words.mix({ grade: 'B' }), says: words.mixSays() },
   'gradeMix.C': { name: words.mix({ grade: 'C' }), says: words.mixSays() },
@@ -42,7 +69,32 @@ export const ruleWords: Readonly<Record<RuleId, { readonly name: string; readonl
   'saleGradeShift.worse': { name: words.worse(), says: words.worseSays() },
 };
 
+/** What a row of rules is called, and what it changes. */
+export const ruleRowWords = ({ id, row }: RuleField): RuleWords => named[row ?? (id as keyof typeof named)];
+
+/** What one rule is called; one of a row by its row and its grade. */
+export function ruleName({ id, row }: RuleField): string {
+  if (row === undefined || row === 'gradeMix') return named[id as keyof typeof named].name;
+  return words.limitOf({ name: named[row].name, grade: id.split('.').at(-1) ?? '' });
+}
+
 export const ruleChoiceNames: Readonly<Record<string, string>> = {
+  first: words.batteryPlugFirst(),
+  'when-touched': words.batteryPlugWhenTouched(),
+  'as-written': words.asWritten(),
+  plastic: words.pryingPlastic(),
+  'hot plate': words.hotPlate(),
+  'hot air': words.hotAir(),
+  dryer: words.dryer(),
+  'tape-and-gel': words.tapeAndGel(),
+  liquid: words.liquid(),
+  driver: words.torqueDriver(),
+  feel: words.torqueFeel(),
+  ask: words.usedOnceAsk(),
+  renew: words.usedOnceRenew(),
+  pays: words.howFarPays(),
+  wanted: words.howFarWanted(),
+  everything: words.howFarEverything(),
   tray: words.screwsTray(),
   mat: words.screwsMat(),
   piles: words.screwsPiles(),

@@ -2,8 +2,9 @@ import { accept, refuse } from '@/core/shared/outcome';
 import { gradePart } from '@/core/grading/gradePart';
 import type { GradeVerdict, Part } from '@/core/entities/entities';
 import { gradedAgainAt } from '@/core/entities/stages';
-import { gradingRulesVersion, type Readings } from '@/core/grading/rules';
+import type { Readings } from '@/core/grading/rules';
 import { define, on, type Finder, type TakenIn } from '../define';
+import { rulesBy } from '../rulesBy';
 import { partChange } from '../world';
 
 interface Graded {
@@ -27,10 +28,15 @@ export const partFacts = {
     subject: 'part',
     saidBy: 'technician',
     isPosted: true,
+    usesRules: true,
     completed: withVerdict,
-    effect: on(partIn('grade', ...gradedAgainAt), (part, fact) => {
+    effect: on(partIn('grade', ...gradedAgainAt), (part, fact, world) => {
       const { readings, verdict } = fact.payload;
-      const judged = verdict ? accept(verdict) : gradePart(part.category, readings, part.findings);
+      const by = rulesBy(world, fact);
+      if (!by.ok) return by;
+      const judged = verdict
+        ? accept(verdict)
+        : gradePart(part.category, readings, by.value.gradingLimits, part.findings);
       if (!judged.ok) return judged;
       const { grade, limiting } = judged.value;
       // Graded again where it lies: it stays there, unless it turns out to be scrap.
@@ -65,5 +71,5 @@ function withVerdict(payload: Graded, { changes }: TakenIn): Graded {
   const [change] = changes;
   if (change?.kind !== 'part' || !change.after?.grade || !change.after.limiting) return payload;
   const { grade, limiting } = change.after;
-  return { readings: payload.readings, verdict: { grade, limiting, rules: gradingRulesVersion } };
+  return { readings: payload.readings, verdict: { grade, limiting } };
 }

@@ -2,6 +2,7 @@ import { authorOrder } from '@/core/procedure/authorOrder';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
+import { modelBySchools } from '@/core/schools/modelBySchools';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { expectedMinutes } from '../attendedMinutes';
@@ -33,11 +34,12 @@ export const planBudget: OrderBudget = { states: 20_000 };
  * a worth
  */
 export function planTeardown(
-  model: Model,
+  written: Model,
   request: PlanRequest,
   rules: HouseRules,
   budget: OrderBudget = planBudget,
 ): Outcome<TeardownPlan> {
+  const model = modelBySchools(written, rules.schools);
   const { aim, findings } = request;
   const scrap = new Set(request.scrap);
   const choice: ChoiceGround = {

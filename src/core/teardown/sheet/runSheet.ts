@@ -6,6 +6,7 @@ import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
 import { placeScrews, type Cup } from '@/core/screws/placeScrews';
 import { screwGroups } from '@/core/screws/screwGroups';
+import { modelBySchools } from '@/core/schools/modelBySchools';
 import type { SheetRules, ScrewKeeping } from '@/core/shared/houseRules';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import { attendedMinutes, expectedMinutes } from '../attendedMinutes';
@@ -70,11 +71,12 @@ export interface SheetRequest extends Situation {
  * with the gate before the first step that seals (at the end when nothing seals). With steps that are done it is the
  * sheet from there on: the rest is chosen and ordered anew, from the tool in hand and as the unit lies.
  *
- * @param model    the version the unit was planned with
+ * @param written  the version the unit was planned with, as its author wrote it
  * @param request  targets and situation
  * @refuses 'targets-unreachable'
  */
-export function planRunSheet(model: Model, request: SheetRequest, rules: SheetRules): Outcome<RunSheet> {
+export function planRunSheet(written: Model, request: SheetRequest, rules: SheetRules): Outcome<RunSheet> {
+  const model = modelBySchools(written, rules.schools);
   const { findings, targets, kept = [] } = request;
   const { standing, existing, wanted, isAllowed } = restOf(model, request);
   const chosen = chooseOperations(existing, wanted, (operation) => expectedMinutes(operation, findings), isAllowed);
@@ -167,7 +169,12 @@ function restOf(model: Model, request: SheetRequest) {
 }
 
 /** Targets that the rest of a sheet can still free, or that are out already. */
-export function reachableTargets(model: Model, request: SheetRequest): readonly string[] {
+export function reachableTargets(
+  written: Model,
+  request: SheetRequest,
+  { schools }: Pick<SheetRules, 'schools'>,
+): readonly string[] {
+  const model = modelBySchools(written, schools);
   const { existing, wanted, isAllowed } = restOf(model, request);
   const can = takeable(existing.length, operationClauses(existing), (index) => isAllowed(existing[index] as Operation));
   const freed = new Set(can.flatMap((index) => existing[index]?.frees ?? []));
@@ -220,7 +227,7 @@ export function sumMinutes(steps: readonly { readonly minutes: Minutes }[]): Min
 }
 
 function sumConsumables(steps: readonly SheetStep[]): readonly Consumable[] {
-  const byName = new Map<string, Consumable>();
+  const byName = new Map<Consumable['name'], Consumable>();
   for (const { name, count, unitCents } of steps.flatMap(({ consumables }) => consumables)) {
     byName.set(name, { name, unitCents, count: (byName.get(name)?.count ?? 0) + count });
   }

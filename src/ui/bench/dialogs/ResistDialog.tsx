@@ -7,6 +7,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { moveWords } from '../sheetWords';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/bench';
 
 interface ResistProps {
@@ -82,5 +83,5 @@ const sayRung = ({ says, minutes, breakage, mostMinutes, consumable }: Rung): st
     minutesValue: minutes,
     mostMinutes,
     breakage: Math.round(breakage * 100),
-    name: consumable ? words.needs({ count: consumable.count, name: consumable.name }) : '',
+    name: consumable ? words.needs({ count: consumable.count, name: saySheet(consumable.name) }) : '',
   });

@@ -2,11 +2,13 @@
 import { useMemo } from 'react';
 import type { Unit } from '@/core/entities/entities';
 import { sheetKindAt, sheetOf } from '@/core/sheet/sheetOf';
+import { modelBySchools } from '@/core/schools/modelBySchools';
 import type { Person } from '@/core/people/roles';
 import type { BenchView } from '@/services/bench/readBench';
 import type { Meanwhile } from '@/services/bench/readMeanwhile';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { RunSheetView } from '../RunSheetView';
+import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { SheetFinished } from '../SheetFinished';
 import { SheetSetUp } from './SheetSetUp';
 
@@ -23,7 +25,10 @@ export function BenchScreen({
   const seeds = useMemo(() => ({ models: [view.model], units: [view.unit], parts: view.parts }), [view]);
   const shop = useShop(seeds);
   const unit: Unit = shop.units[0] ?? view.unit;
-  const { model } = view;
+  const rules = useHouseRules();
+  // A sheet keeps the schools it was begun by.
+  const { schools } = unit.sheet && !unit.sheet.isClosed ? unit.sheet.rules : rules;
+  const model = modelBySchools(view.model, schools);
   const kind = sheetKindAt(unit.stage);
   const sheet = useMemo(() => (unit.sheet ? sheetOf(model, unit, unit.sheet) : null), [model, unit]);
   const { parts, ground, leads, timed, unrehearsed, lacksCertificate } = view;
@@ -31,6 +36,6 @@ export function BenchScreen({
 
   if (kind && unit.sheet && !unit.sheet.isClosed && sheet?.ok)
     return <RunSheetView {...bench} state={unit.sheet} sheet={sheet.value} />;
-  if (kind) return <SheetSetUp {...bench} kind={kind} />;
+  if (kind) return <SheetSetUp {...bench} kind={kind} proposed={view.proposed} />;
   return <SheetFinished {...bench} />;
 }

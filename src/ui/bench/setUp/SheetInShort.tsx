@@ -4,6 +4,7 @@ import { screwKeepings, type ScrewKeeping } from '@/core/shared/houseRules';
 import type { RunSheet, SheetKind } from '@/core/teardown/sheet/runSheet';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/bench';
 import { keepingNames } from '../sheetWords';
 
@@ -53,7 +54,7 @@ export function SheetInShort({
         </Box>
         {consumables.length > 0 && (
           <Box pb="10px" textStyle="note">
-            {consumables.map(({ name, count }) => `${count} × ${name}`).join(' · ')}
+            {consumables.map(({ name, count }) => `${count} × ${saySheet(name)}`).join(' · ')}
           </Box>
         )}
       </Section>

@@ -20,8 +20,8 @@ import { PartsToFit, WantedParts } from './SheetParts';
 import { SheetInShort } from './SheetInShort';
 
 /** What is wanted of this unit, and what the sheet for it takes. Wiping comes before anything is opened. */
-export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
-  const { unit, model, shop, kind } = props;
+export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; readonly proposed: readonly string[] }) {
+  const { unit, model, shop, kind, proposed } = props;
   const router = useRouter();
   const faulty = useMemo(
     () =>
@@ -34,7 +34,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind }) {
   );
   const offered = kind === 'rebuild' ? Object.keys(unit.assigned) : defaultTargets(model, unit.configuration);
   const [targets, setTargets] = useState<readonly string[]>(
-    offered.filter((id) => kind === 'rebuild' || !faulty.has(id)),
+    offered.filter((id) => kind === 'rebuild' || proposed.includes(id)),
   );
   const rules = useHouseRules();
   const [keeping, setKeeping] = useState(rules.screwsIn);

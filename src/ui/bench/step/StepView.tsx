@@ -164,12 +164,12 @@ function StepCautions({ step, sheet, state }: Pick<StepViewProps, 'step' | 'shee
       ))}
       {step.wait && (
         <Caution tone="waiting" what={words.minOn({ minutesValue: step.wait.minutes, fixture: step.wait.fixture })}>
-          {words.doSomethingElseMeanwhile({ what: step.wait.what })}
+          {words.doSomethingElseMeanwhile({ what: saySheet(step.wait.what) })}
         </Caution>
       )}
       {step.consumables.length > 0 && (
         <Caution tone="sound" what={words.renew()}>
-          {list(step.consumables.map(({ name, count }) => `${count} × ${name}`))}
+          {list(step.consumables.map(({ name, count }) => `${count} × ${saySheet(name)}`))}
         </Caution>
       )}
     </Box>

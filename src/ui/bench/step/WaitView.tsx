@@ -32,7 +32,7 @@ export function WaitView({ step, timer, meanwhile, onTake, model, operation, out
   return (
     <Box as="main" p="20px 26px" overflowY="auto" minW="0" tabIndex={0}>
       <Box as="h1" textStyle="instruction">
-        {left > 0 ? capital(step.wait?.what ?? words.waiting2()) : words.readyContinue()}
+        {left > 0 ? capital(step.wait ? saySheet(step.wait.what) : words.waiting2()) : words.readyContinue()}
       </Box>
       <Box textStyle="lead" fontSize="19px" mt="6px" mb="20px">
         {words.ringsHereAndOnEvery({ title: saySheet(step.title), timer: sayFixture(timer) })}

@@ -36,8 +36,14 @@ export const headThreadAndLengthMatch = () => l`Head, thread and length match th
 export const handOver = () => l`Hand it over`;
 export const stopHere = () => l`Stop here.`;
 export const couldBreak = (d: { part: Text }) => l`It could break the ${d.part}, which is freed before.`;
+export const batteryPlugFirst = () => l`House rule: the battery plug first, as soon as it can be reached.`;
+export const narrowTape = () => l`narrow tape, strip`;
+export const gelDot = () => l`gel dot`;
+export const liquidGlue = () => l`liquid glue, dose`;
+export const gelSets = () => l`gel sets`;
+export const glueSets = () => l`glue cures`;
 
-export const all: Readonly<Record<string, (d: never) => string>> = { gateFlatAfterSwollenBattery, putFrameCoverKeyboardAnd, bentFrameBendsNewBattery, gateDryAndCleanAfter, lookAtEveryPlugRibbon, anythingClosedUpWetCorrodes, gateAsModelSaysAfter, checkScrewLengthsAgainstModel, earlierRepairMayHaveLeft, gateStraightAtDent, dryFitNewPanelIn, panelPressedIntoBentCorner, putsBack, closesWhatWasOpened, gate, seeHowToConfirmOff, powerOnThenOffAgain, nextFaultQuickToReach, owed, check, owedSinceTeardownNext, gateTestBeforeSealing, powerOnCheckPictureTouch, nextStepSealsFaultFound, frees, onWayToPartsWanted, neededFor, neededForPartsWanted, newScrewForThoseThat, headThreadAndLengthMatch, handOver, stopHere, couldBreak };
+export const all: Readonly<Record<string, (d: never) => string>> = { gateFlatAfterSwollenBattery, putFrameCoverKeyboardAnd, bentFrameBendsNewBattery, gateDryAndCleanAfter, lookAtEveryPlugRibbon, anythingClosedUpWetCorrodes, gateAsModelSaysAfter, checkScrewLengthsAgainstModel, earlierRepairMayHaveLeft, gateStraightAtDent, dryFitNewPanelIn, panelPressedIntoBentCorner, putsBack, closesWhatWasOpened, gate, seeHowToConfirmOff, powerOnThenOffAgain, nextFaultQuickToReach, owed, check, owedSinceTeardownNext, gateTestBeforeSealing, powerOnCheckPictureTouch, nextStepSealsFaultFound, frees, onWayToPartsWanted, neededFor, neededForPartsWanted, newScrewForThoseThat, headThreadAndLengthMatch, handOver, stopHere, couldBreak, batteryPlugFirst, narrowTape, gelDot, liquidGlue, gelSets, glueSets };
 
 /** What the core found out, as a sentence. */
 export const say = sayer<'sheet'>({

@@ -9,5 +9,5 @@ export const metadata = { title: words.gradePluckyParcel() };
 export default async function GradePage({ searchParams }: { readonly searchParams: Promise<{ part?: string }> }) {
   await guardPage();
   const { part } = await searchParams;
-  return <GradeScreen view={await readGrade(database(), part)} first={part} />;
+  return <GradeScreen view={await readGrade(database(), new Date(), part)} first={part} />;
 }

@@ -9,5 +9,5 @@ export const metadata = { title: words.provePluckyParcel() };
 export default async function ProvePage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
   await guardPage();
   const { unit } = await searchParams;
-  return <ProveScreen view={await readProve(database())} first={unit} />;
+  return <ProveScreen view={await readProve(database(), new Date())} first={unit} />;
 }

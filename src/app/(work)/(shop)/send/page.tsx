@@ -9,5 +9,5 @@ export const metadata = { title: words.sendPluckyParcel() };
 
 export default async function SendPage() {
   await guardPage();
-  return <SendScreen view={await readSend(database())} openShipment={openShipmentAction} />;
+  return <SendScreen view={await readSend(database(), new Date())} openShipment={openShipmentAction} />;
 }

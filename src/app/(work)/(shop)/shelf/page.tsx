@@ -14,5 +14,5 @@ export default async function ShelfPage({
   await guardPage();
   const { q = '', page = '0' } = await searchParams;
   const wanted = Math.max(0, Math.floor(Number(page)) || 0);
-  return <ShelfScreen view={await readShelf(database(), q.slice(0, 80), wanted)} words={q} />;
+  return <ShelfScreen view={await readShelf(database(), q.slice(0, 80), wanted, new Date())} words={q} />;
 }

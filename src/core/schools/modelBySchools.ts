@@ -1,0 +1,90 @@
+import { isScrew } from '@/core/procedure/joints';
+import type { Model } from '@/core/procedure/model';
+import type { Minutes, Operation } from '@/core/procedure/operations';
+import type { HeatSource, ToolKind } from '@/core/procedure/vocabulary';
+import { message } from '@/core/shared/message';
+import { gluedBy } from './gluing';
+import { plugFirst } from './plugFirst';
+import { asWritten, type SchoolId, type Schools } from './schools';
+
+/** Models as houses work, by model: the same model and schools give the same document. */
+const made = new WeakMap<Model, Map<string, Model>>();
+
+/** The schools that a model is changed by; the others are asked where they decide. */
+const changing = ['batteryPlug', 'prying', 'warming', 'gluing', 'torque', 'usedOnce'] as const satisfies SchoolId[];
+
+/**
+ * A model as this house works with it: the author's document with the house's tools, heaters, glue and order. Ids stay, so
+ * a sheet that was begun reads the same. The model that comes back is its own by the same schools.
+ *
+ * @param schools  left out for what was begun before there were any
+ */
+export function modelBySchools(model: Model, schools: Schools = asWritten): Model {
+  const key = changing.map((school) => schools[school]).join();
+  if (key === changing.map((school) => asWritten[school]).join()) return model;
+  const known = made.get(model) ?? new Map<string, Model>();
+  made.set(model, known);
+  const before = known.get(key);
+  if (before) return before;
+  const worked = worksBy(model, schools);
+  known.set(key, worked);
+  made.set(worked, new Map([[key, worked]]));
+  return worked;
+}
+
+function worksBy(model: Model, schools: Schools): Model {
+  const kinds = new Map(model.tools?.map(({ name, kind }) => [name, kind]));
+  const ordered =
+    schools.batteryPlug === 'first' ? plugFirst(model, message('sheet.batteryPlugFirst')) : model.operations;
+  const operations = ordered
+    .map((operation) => (schools.prying === 'plastic' ? inPlastic(operation, kinds) : operation))
+    .map((operation) => warmedBy(schools.warming, operation))
+    .map((operation) => gluedAs(schools.gluing, operation));
+  const joints =
+    schools.torque === 'driver'
+      ? model.joints
+      : model.joints.map((joint) => (isScrew(joint) ? { ...joint, torqueNewtonCm: undefined } : joint));
+  const parts =
+    schools.usedOnce === 'ask' ? model.parts : model.parts.map((part) => ({ ...part, reusableIf: undefined }));
+  return { ...model, operations, joints, parts };
+}
+
+const metal: readonly (ToolKind | undefined)[] = ['metal', 'blade'];
+
+/** The plastic tool that the author names beside a metal one, with its minutes; where there is none the metal stays. */
+function inPlastic(operation: Operation, kinds: ReadonlyMap<string, ToolKind>): Operation {
+  const { tool, orTools = [], minutes } = operation;
+  const other = orTools.find((each) => kinds.get(each.tool) === 'plastic');
+  if (!metal.includes(kinds.get(tool)) || !other) return operation;
+  const { minutesFactor } = other;
+  return {
+    ...operation,
+    tool: other.tool,
+    minutes: times(minutes, minutesFactor),
+    minutesWhen: operation.minutesWhen?.map((when) => ({ ...when, minutes: times(when.minutes, minutesFactor) })),
+    orTools: [{ tool, minutesFactor: 1 / minutesFactor }, ...orTools.filter((each) => each !== other)],
+  };
+}
+
+/** A heater as a tool that is laid out: tools are written with a capital. */
+const asTool = (source: HeatSource): string => source.charAt(0).toUpperCase() + source.slice(1);
+
+/** The same surface, as warm, by another heater; the heat plan follows from it. */
+function warmedBy(source: Schools['warming'], operation: Operation): Operation {
+  const { heat, tool } = operation;
+  if (source === 'as-written' || !heat || heat.source === source) return operation;
+  return { ...operation, heat: { ...heat, source }, tool: tool === asTool(heat.source) ? asTool(source) : tool };
+}
+
+/** A step that glues: it seals, and what it uses up is one thing, which is its adhesive. */
+function gluedAs(gluing: Schools['gluing'], operation: Operation): Operation {
+  const { back } = operation;
+  if (gluing === 'as-written' || !back?.seals || back.consumables.length !== 1) return operation;
+  return { ...operation, back: gluedBy(gluing, back) };
+}
+
+const times = ({ low, likely, high }: Minutes, factor: number): Minutes => ({
+  low: low * factor,
+  likely: likely * factor,
+  high: high * factor,
+});

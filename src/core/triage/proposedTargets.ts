@@ -1,0 +1,22 @@
+import type { Model } from '@/core/procedure/model';
+import { neededParts } from '@/core/sale/slots';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { defaultTargets } from '@/core/sheet/sheetOf';
+import type { Knowledge, Subject } from './knowledge';
+import { planHarvest } from './valueDonor';
+
+/**
+ * What a teardown is begun for, by the school of the house: what pays, as Triage counts it; what builds wait for; or
+ * everything that has a worth. What failed at triage is left in.
+ */
+export function proposedTargets(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): readonly string[] {
+  const { howFar } = rules.schools;
+  if (howFar === 'pays') return planHarvest(model, unit, known, rules)?.harvest.map(({ part }) => part) ?? [];
+  const faulty = new Set(neededParts(model, unit).map(({ id }) => id));
+  const sound = defaultTargets(model, unit.configuration).filter((id) => !faulty.has(id));
+  if (howFar === 'everything') return sound;
+  const lacked = new Set(
+    model.parts.filter(({ interchange }) => known.lacking[interchange] !== undefined).map(({ id }) => id),
+  );
+  return sound.filter((id) => lacked.has(id));
+}
