@@ -33,8 +33,9 @@ module.exports = {
     never('core-graph-is-ground', '^src/core/graph', { path: '^src/core/(?!shared|graph)' }),
     never('core-procedure', '^src/core/procedure', { path: '^src/core/(?!shared|statistics|procedure)' }),
     never('core-grading', '^src/core/grading', { path: '^src/core/(?!shared|statistics|procedure|findings|grading)' }),
+    never('core-schools', '^src/core/schools', { path: '^src/core/(?!shared|procedure|schools)' }),
     never('core-teardown', '^src/core/(teardown|screws)', {
-      path: '^src/core/(?!shared|graph|statistics|procedure|findings|grading|screws|teardown)',
+      path: '^src/core/(?!shared|graph|statistics|procedure|findings|grading|schools|screws|teardown)',
     }),
     never('core-drafting', '^src/core/(drafting|library)', {
       path: '^src/core/(?!shared|procedure|screws|drafting|library)',

@@ -1,4 +1,4 @@
-import { startingGradingLimits } from '@/core/grading/limits';
+import { startingGradingLimits } from '@/core/shared/gradingLimits';
 import { attributesOf } from '@/core/grading/rules';
 import { gradePart } from '@/core/grading/gradePart';
 import { partCategories } from '@/core/procedure/vocabulary';

@@ -38,6 +38,7 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
     {
       ...startingHouseRules,
       shop: { ...startingHouseRules.shop, name: 'Gullwharf Renewal', timeZone: 'Europe/Dublin' },
+      fixtures: { clamp: 4, 'hot plate': 2, charger: 6, analyser: 1 },
     },
     { at: new Date(now.getTime() - 40 * day), by: null },
   );

@@ -21,6 +21,7 @@ export const screens = [
   '/rules',
   '/prices',
   '/people',
+  '/contacts',
   '/exports',
   '/models',
   '/models/marrowby-slate-quay',

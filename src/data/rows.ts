@@ -9,6 +9,7 @@ import type { Touched } from '@/core/shop/world';
 import type { ModelCard } from '@/core/library/modelCard';
 import type { LogEntry } from '@/core/opening/openingLog';
 import type { Model } from '@/core/procedure/model';
+import type { ContactKind } from '@/core/contacts/contacts';
 import type { Guide } from '@/core/people/guides';
 import type { GradeCents } from '@/core/prices/priceList';
 import type { Role } from '@/core/people/roles';
@@ -197,6 +198,14 @@ export interface ReadKeyRow {
   made_at: Date;
   last_used_at: Date | null;
   revoked_at: Date | null;
+}
+
+export interface ContactRow {
+  kind: ContactKind;
+  name: string;
+  address: string | null;
+  noted_by: string;
+  noted_at: Date;
 }
 
 export interface PriceRow {
@@ -423,6 +432,7 @@ export const columns = {
     'last_used_at',
     'revoked_at',
   ] satisfies (keyof ReadKeyRow)[],
+  contacts: ['kind', 'name', 'address', 'noted_by', 'noted_at'] satisfies (keyof ContactRow)[],
   prices: ['id', 'model_id', 'part_ref', 'cents', 'from_day', 'set_by', 'set_at'] satisfies (keyof PriceRow)[],
   shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],

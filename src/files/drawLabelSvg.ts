@@ -1,9 +1,9 @@
 import bwipjs from 'bwip-js/node';
-import { labelMm, type LabelContent } from './labelContent';
+import { labelMm, type LabelContent, type LabelPaper } from './labelContent';
 import { labelOf } from '@/words/catalogue/papers';
 
 /** A label as SVG with a Data Matrix code that a scanner reads as the tag. Sizes are in millimetres. */
-export function drawLabelSvg({ tag, title, fact }: LabelContent): string {
+export function drawLabelSvg({ tag, title, fact }: LabelContent, { widthMm, heightMm }: LabelPaper): string {
   const code = bwipjs.toSVG({ bcid: 'datamatrix', text: tag, scale: 1, paddingwidth: 0, paddingheight: 0 });
   const box = /viewBox="0 0 (\d+(?:\.\d+)?) (\d+(?:\.\d+)?)"/.exec(code);
   const size = Number(box?.[1] ?? 1);
@@ -15,7 +15,7 @@ export function drawLabelSvg({ tag, title, fact }: LabelContent): string {
         `<text x="36" y="${19 + at * 4.4}" font-family="sans-serif" font-size="3.6" fill="#1B2A2B">${escapeXml(line)}</text>`,
     )
     .join('\n');
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" role="img" aria-label="${labelOf({ tag })}">
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${width} ${height}" role="img" aria-label="${labelOf({ tag })}">
 <path d="M8 1 H69 V35 H8 L1 28 V8 Z" fill="#fff" stroke="#1B2A2B" stroke-width="0.4"/>
 <circle cx="5.4" cy="18" r="1.8" fill="none" stroke="#1B2A2B" stroke-width="0.4"/>
 <g transform="translate(10 7) scale(${22 / size})">${inner}</g>

@@ -1,8 +1,8 @@
 import Ajv from 'ajv/dist/2020';
 import schema from '../../docs/formats/house-rules.schema.json';
 import { houseRulesFormat as format, startingHouseRules, type HouseRules } from '@/core/shared/houseRules';
-import { unusableLimits } from '@/core/grading/limits';
-import { asWritten } from '@/core/schools/schools';
+import { unusableLimits } from '@/core/shared/gradingLimits';
+import { asWritten } from '@/core/shared/schools';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 
 type Document = Omit<HouseRules, 'version'> & { readonly format: string };
@@ -15,6 +15,9 @@ const newer = {
   shop: { address: startingHouseRules.shop.address },
   schools: asWritten,
   gradingLimits: startingHouseRules.gradingLimits,
+  fixtures: startingHouseRules.fixtures,
+  selling: startingHouseRules.selling,
+  label: startingHouseRules.label,
 };
 
 /** The rules as a document that can be edited and read again. */

@@ -1,10 +1,12 @@
 import bwipjs from 'bwip-js/node';
-import { labelMm, type LabelContent } from './labelContent';
+import { fitted, type LabelContent, type LabelPaper } from './labelContent';
 import { mm, openPdf } from './openPdf';
 
-/** The same label as a PDF page of its own size. */
-export async function writeLabelPdf({ tag, title, fact }: LabelContent): Promise<Buffer> {
-  const { document, finish } = openPdf({ size: [mm(labelMm.width), mm(labelMm.height)], margin: 0 });
+/** The same label as a PDF page of the paper's size. */
+export async function writeLabelPdf({ tag, title, fact }: LabelContent, paper: LabelPaper): Promise<Buffer> {
+  const { document, finish } = openPdf({ size: [mm(paper.widthMm), mm(paper.heightMm)], margin: 0 });
+  const { scale, leftMm, topMm } = fitted(paper);
+  document.translate(mm(leftMm), mm(topMm)).scale(scale);
   const code = await bwipjs.toBuffer({ bcid: 'datamatrix', text: tag, scale: 8 });
   document
     .moveTo(mm(8), mm(1))

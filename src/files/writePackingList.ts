@@ -32,10 +32,11 @@ export async function writePackingList(list: PackingList): Promise<Buffer> {
       words.toUnits({ from: list.from, recipient: list.recipient, sentOn: list.sentOn, lines: list.lines.length }),
       mm(20),
       mm(31),
+      { width: mm(170) },
     );
   drawTable(
     document,
-    { leftMm: 20, topMm: 45 },
+    { leftMm: 20, topMm: document.y / mm(1) + 6 },
     [
       { title: words.tag(), widthMm: 26, font: 'mono' },
       { title: words.unit(), widthMm: 68 },

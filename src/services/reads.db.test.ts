@@ -254,16 +254,15 @@ describe('what the screens read', () => {
       tag: string;
       bin: string;
     }[];
-    expect(await readLabel(scratch.db, stored?.tag ?? '')).toMatchObject({
-      tag: stored?.tag,
-      fact: `grade B · bin ${stored?.bin}`,
+    expect(await readLabel(scratch.db, stored?.tag ?? '', new Date())).toMatchObject({
+      content: { tag: stored?.tag, fact: `grade B · bin ${stored?.bin}` },
+      paper: { widthMm: 70, heightMm: 36 },
     });
     const [fresh] = (await scratch.db('units').whereNull('model_id').limit(1)) as { tag: string }[];
-    expect(await readLabel(scratch.db, fresh?.tag ?? '')).toMatchObject({
-      title: 'model not known',
-      fact: 'serial not read',
+    expect(await readLabel(scratch.db, fresh?.tag ?? '', new Date())).toMatchObject({
+      content: { title: 'model not known', fact: 'serial not read' },
     });
-    expect(await readLabel(scratch.db, 'S-0010')).toBeUndefined();
+    expect(await readLabel(scratch.db, 'S-0010', new Date())).toBeUndefined();
   });
 
   test('the library and the sign-in list', async () => {

@@ -1,7 +1,7 @@
 import { applyFact } from '@/core/shop/applyFact';
 import type { Part, Unit } from '@/core/entities/entities';
 import { makeFact } from '@/core/shop/makeFact';
-import { startingHouseRules } from '@/core/shared/houseRules';
+import { startingHouseRules, type HouseRules } from '@/core/shared/houseRules';
 import type { FactType, Payloads } from '@/core/shop/facts';
 import { MemoryWorld } from '@/core/shop/memoryWorld';
 import { freedByStep, nextStep, sheetOf, stepEndedBy } from '@/core/sheet/sheetOf';
@@ -17,8 +17,8 @@ export class TestBench {
   now = '2026-11-25T08:00:00.000Z';
   private made = 0;
 
-  constructor(models: readonly Model[] = shippedModels, isPast = false) {
-    this.world = new MemoryWorld(models, [startingHouseRules], isPast);
+  constructor(models: readonly Model[] = shippedModels, isPast = false, rules: HouseRules = startingHouseRules) {
+    this.world = new MemoryWorld(models, [rules], isPast);
   }
 
   passes(seconds: number): void {

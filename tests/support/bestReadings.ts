@@ -1,4 +1,4 @@
-import { startingGradingLimits } from '@/core/grading/limits';
+import { startingGradingLimits } from '@/core/shared/gradingLimits';
 import { attributesOf, type Readings } from '@/core/grading/rules';
 import type { PartCategory } from '@/core/procedure/vocabulary';
 

@@ -11,7 +11,7 @@ import {
   startingGradingLimits,
   unusableLimits,
   type MeasuredAttribute,
-} from './limits';
+} from '@/core/shared/gradingLimits';
 import { attributesOf, type NumberAttribute, type Readings } from './rules';
 
 const judge = (category: PartCategory, readings: Readings, hits?: readonly Hit[]) =>

@@ -4,7 +4,7 @@ import { gradeRank, grades, worstGrade, type Grade } from '@/core/shared/grades'
 import type { Hit } from '@/core/findings/hits';
 import { capOf, type Cap } from '@/core/findings/partHarm';
 import type { Finding, PartCategory } from '@/core/procedure/vocabulary';
-import type { GradingLimits } from './limits';
+import type { GradingLimits } from '@/core/shared/gradingLimits';
 import { attributesOf, type Attribute, type AttributeId, type Readings } from './rules';
 
 /** What holds a grade down: the first of the worst attributes; what was found in the unit; or how it came out. */

@@ -1,5 +1,10 @@
 import type { Grade } from '@/core/shared/grades';
-import { measuredAttributes, type GradingLimits, type Limits, type MeasuredAttribute } from './limits';
+import {
+  measuredAttributes,
+  type GradingLimits,
+  type Limits,
+  type MeasuredAttribute,
+} from '@/core/shared/gradingLimits';
 import type { PartCategory } from '@/core/procedure/vocabulary';
 
 /** What was read off a part: a number with the attribute's unit, or one of its choices. */

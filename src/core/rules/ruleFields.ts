@@ -1,6 +1,6 @@
-import { limitedGrades, measuredAttributes, type Limits, type MeasuredAttribute } from '@/core/grading/limits';
-import { schoolChoices, type SchoolId } from '@/core/schools/schools';
-import { screwKeepings, type HouseRules } from '@/core/shared/houseRules';
+import { limitedGrades, measuredAttributes, type Limits, type MeasuredAttribute } from '@/core/shared/gradingLimits';
+import { schoolChoices, type SchoolId } from '@/core/shared/schools';
+import { fixtureKinds, screwKeepings, type FixtureKind, type HouseRules } from '@/core/shared/houseRules';
 
 /** The rules that are one value each, as somebody changes them. */
 export type EditableRules = Omit<HouseRules, 'version'>;
@@ -25,6 +25,9 @@ export type RuleId =
   | `gradeMix.${keyof HouseRules['gradeMix']}`
   | `saleGradeShift.${keyof HouseRules['saleGradeShift']}`
   | `schools.${SchoolId}`
+  | `fixtures.${FixtureKind}`
+  | `selling.${keyof HouseRules['selling']}`
+  | `label.${keyof HouseRules['label']}`
   | `gradingLimits.${MeasuredAttribute}.${keyof Limits}`
   | 'screwsIn'
   | 'isRehearsalAsked'
@@ -44,7 +47,10 @@ export type RuleSection = (typeof ruleSections)[number];
 
 /** How a rule is written: `money` is cents, `share` from 0 to 1 as per cent; `isNullable` may be left empty. */
 export type RuleKind =
-  | { readonly is: 'text' | 'money' | 'share' | 'minutes' | 'number' | 'celsius'; readonly isNullable?: true }
+  | {
+      readonly is: 'text' | 'money' | 'share' | 'minutes' | 'number' | 'celsius' | 'millimetres';
+      readonly isNullable?: true;
+    }
   | { readonly is: 'choice'; readonly among: readonly string[] };
 
 export type RuleValue = string | number | boolean | null;
@@ -76,6 +82,10 @@ const limitFields = (Object.keys(measuredAttributes) as MeasuredAttribute[]).fla
   }),
 );
 
+const fixtureFields = fixtureKinds.map((kind): RuleField => {
+  return { id: `fixtures.${kind}`, section: 'times', kind: { is: 'number', isNullable: true } };
+});
+
 /** Every rule of the house, in the order in which a screen shows them. */
 export const ruleFields: readonly RuleField[] = [
   { id: 'shop.name', section: 'shop', kind: text },
@@ -83,18 +93,23 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'shop.currency', section: 'shop', kind: text },
   { id: 'shop.language', section: 'shop', kind: text },
   { id: 'shop.timeZone', section: 'shop', kind: text },
+  { id: 'label.widthMm', section: 'shop', kind: { is: 'millimetres' } },
+  { id: 'label.heightMm', section: 'shop', kind: { is: 'millimetres' } },
   ...schoolFields,
   ...limitFields,
   { id: 'labourCentsPerMinute', section: 'money', kind: money },
   { id: 'purchaseFactor', section: 'money', kind: { is: 'number' } },
   { id: 'asIsShare', section: 'money', kind: share },
   { id: 'recycleCents', section: 'money', kind: money },
+  { id: 'selling.feeShare', section: 'money', kind: share },
+  { id: 'selling.perUnitCents', section: 'money', kind: money },
   { id: 'monthlyLoss', section: 'money', kind: share },
   { id: 'surplusShare', section: 'money', kind: share },
   { id: 'toolChangeMinutes', section: 'times', kind: minutes },
   { id: 'turnMinutes', section: 'times', kind: minutes },
   { id: 'moveMinutes', section: 'times', kind: minutes },
   { id: 'handOverMinutes', section: 'times', kind: { is: 'minutes', isNullable: true } },
+  ...fixtureFields,
   { id: 'screwsIn', section: 'screws', kind: { is: 'choice', among: screwKeepings } },
   { id: 'trayCups', section: 'screws', kind: { is: 'number' } },
   { id: 'isRehearsalAsked', section: 'safety', kind: { is: 'choice', among: ['yes', 'no'] } },
@@ -145,12 +160,13 @@ export const ruleChanges = (before: EditableRules, after: EditableRules): readon
   });
 
 /** The numbers a rule of a kind is written in: per cent for shares, whole currency units for money. */
-export const perWritten: Readonly<Record<'money' | 'share' | 'minutes' | 'number' | 'celsius', number>> = {
+export const perWritten: Readonly<Record<Exclude<RuleKind['is'], 'text' | 'choice'>, number>> = {
   money: 100,
   share: 0.01,
   minutes: 1,
   number: 1,
   celsius: 1,
+  millimetres: 1,
 };
 
 /**

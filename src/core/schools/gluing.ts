@@ -1,6 +1,6 @@
 import { message } from '@/core/shared/message';
 import type { Minutes, WayBack } from '@/core/procedure/operations';
-import type { Schools } from './schools';
+import type { Schools } from '@/core/shared/schools';
 
 interface Glue {
   readonly consumables: WayBack['consumables'];

@@ -5,7 +5,7 @@ import type { HeatSource, ToolKind } from '@/core/procedure/vocabulary';
 import { message } from '@/core/shared/message';
 import { gluedBy } from './gluing';
 import { plugFirst } from './plugFirst';
-import { asWritten, type SchoolId, type Schools } from './schools';
+import { asWritten, type SchoolId, type Schools } from '@/core/shared/schools';
 
 /** Models as houses work, by model: the same model and schools give the same document. */
 const made = new WeakMap<Model, Map<string, Model>>();

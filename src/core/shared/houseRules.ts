@@ -1,5 +1,5 @@
-import { startingGradingLimits, type GradingLimits } from '@/core/grading/limits';
-import { startingSchools, type Schools } from '@/core/schools/schools';
+import { startingGradingLimits, type GradingLimits } from './gradingLimits';
+import { startingSchools, type Schools } from './schools';
 import type { SaleGrade } from './grades';
 
 /** Names the document of house rules and its version. */
@@ -25,6 +25,10 @@ export interface ShopProfile {
 /** Who a paper is from: the shop, and where it is if that is said. */
 export const senderOf = ({ name, address }: Pick<ShopProfile, 'name' | 'address'>): string =>
   address === null ? name : `${name}, ${address}`;
+
+/** Fixtures that may run out: where a wait is on one of these, the shop says how many it has. */
+export const fixtureKinds = ['clamp', 'hot plate', 'charger', 'analyser'] as const;
+export type FixtureKind = (typeof fixtureKinds)[number];
 
 /** How the shop works: its prices and limits. Stored with a version; what was decided by one version stays decided. */
 export interface HouseRules {
@@ -65,6 +69,12 @@ export interface HouseRules {
   readonly surplusShare: number;
   readonly schools: Schools;
   readonly gradingLimits: GradingLimits;
+  /** How many there are of each; null when they never run out. */
+  readonly fixtures: Readonly<Record<FixtureKind, number | null>>;
+  /** What is lost of a sale: a share of the price, and packing and post of each unit. */
+  readonly selling: { readonly feeShare: number; readonly perUnitCents: number };
+  /** The paper in the label printer. */
+  readonly label: { readonly widthMm: number; readonly heightMm: number };
 }
 
 /** What a sheet is planned by. A sheet keeps the rules it was started with. */
@@ -105,4 +115,7 @@ export const startingHouseRules: HouseRules = {
   surplusShare: 0.25,
   schools: startingSchools,
   gradingLimits: startingGradingLimits,
+  fixtures: { clamp: null, 'hot plate': null, charger: null, analyser: null },
+  selling: { feeShare: 0, perUnitCents: 0 },
+  label: { widthMm: 70, heightMm: 36 },
 };

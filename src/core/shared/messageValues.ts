@@ -321,6 +321,7 @@ export interface MessageValues<Piece> {
   'refusals.priceDay': Readonly<Record<never, never>>;
   'refusals.pricePart': { part: Piece };
   'refusals.priceOrder': { name: Piece; grade: Piece };
+  'refusals.fixtureFull': { count: number; fixture: Piece };
   'rehearsal.whatNext': Readonly<Record<never, never>>;
   'rehearsal.whatWaitsFor': Readonly<Record<never, never>>;
   'rehearsal.first': { title: Piece };
@@ -412,6 +413,7 @@ export interface MessageValues<Piece> {
   'triage.notTestedThemStartAnd': { odds: number; of: number };
   'triage.soldAsFetchesDPrice': { of: number };
   'triage.dPrice': { of: number };
+  'triage.sellingCosts': Readonly<Record<never, never>>;
   'yields.goodExpectTo': { good: Piece; sought: Piece; low: number; high: number };
   'yields.noPartHasBeenHarvested': Readonly<Record<never, never>>;
   'yields.comeOutGoodAllParts': { name: Piece; good: Piece; sought: Piece; overall: number };

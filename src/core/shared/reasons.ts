@@ -45,6 +45,7 @@ export const reasons = [
   'heat-locked',
   'wait-running',
   'fixture-taken',
+  'fixture-full',
   'not-skipped',
   'torque-open',
   'rehearse-first',

@@ -1,6 +1,6 @@
 import { TestBench } from '../../../tests/support/bench';
 import { handset, phone } from '../../../tests/support/models';
-import { startingGradingLimits } from '@/core/grading/limits';
+import { startingGradingLimits } from '@/core/shared/gradingLimits';
 import { attributesOf } from '@/core/grading/rules';
 import type { Part } from '../entities/entities';
 

@@ -124,11 +124,12 @@ describe('who may say what, told a second time', () => {
     expect(factTypes.filter((type) => definitions[type].makesSubject).sort()).toEqual(['parcel-made', 'unit-tagged']);
   });
 
-  test('the house rules decide a decision, a grade and a sheet, and nothing else', () => {
+  test('the house rules decide a decision, a grade, a sheet and a wait, and nothing else', () => {
     expect(factTypes.filter((type) => definitions[type].usesRules).sort()).toEqual([
       'part-graded',
       'sheet-started',
       'unit-decided',
+      'wait-begun',
     ]);
   });
 

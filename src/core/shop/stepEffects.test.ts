@@ -1,5 +1,5 @@
 import { say } from '@/words/catalogue/core/sheet';
-import { startingHouseRules } from '@/core/shared/houseRules';
+import { startingHouseRules, type HouseRules } from '@/core/shared/houseRules';
 import { TestBench } from '../../../tests/support/bench';
 import { shippedModels } from '../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
@@ -20,8 +20,12 @@ function stepsOf(bench: TestBench, model: Model): readonly SheetStep[] {
 const nextOf = (bench: TestBench, model: Model) =>
   nextStep(stepsOf(bench, model), bench.unit().sheet as { doneStepIds: readonly string[] }) as SheetStep;
 
-function donor(model: Model, targets = defaultTargets(model, model.configurations[0]?.id ?? null)): TestBench {
-  const bench = new TestBench();
+function donor(
+  model: Model,
+  targets = defaultTargets(model, model.configurations[0]?.id ?? null),
+  rules: HouseRules = startingHouseRules,
+): TestBench {
+  const bench = new TestBench(shippedModels, false, rules);
   bench.decided(model, 'donor');
   const begun = bench.act('sheet-started', 'u', { kind: 'teardown', targets, keeping: 'tray' });
   if (begun !== 'ok') throw new Error(JSON.stringify(begun));
@@ -61,6 +65,17 @@ describe('a wait on a fixture', () => {
 
     expect(bench.step(lantern)).toBe('ok');
     expect(bench.unit().timer).toBeNull();
+  });
+
+  test('begins on a fixture that the shop has, and on no other', () => {
+    const fixtures = { ...startingHouseRules.fixtures, 'hot plate': 2 };
+    const bench = donor(lantern, undefined, { ...startingHouseRules, fixtures });
+    const step = until(bench, lantern, ({ wait }) => wait?.fixture === 'hot plate');
+    const begin = (place: number) =>
+      bench.act('wait-begun', 'u', { stepId: step.id, fixture: 'hot plate', place, minutes: 3 });
+    expect(begin(3)).toMatchObject({ reason: 'fixture-full', values: { fixture: 'hot plate', count: 2 } });
+    expect(bench.unit().timer).toBeNull();
+    expect(begin(2)).toBe('ok');
   });
 
   test('only a step that waits has one', () => {

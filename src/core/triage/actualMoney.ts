@@ -1,5 +1,6 @@
 import type { Part, Unit } from '@/core/entities/entities';
 import { sheetOf } from '@/core/sheet/sheetOf';
+import { sellingCosts } from '@/core/sale/sellingCosts';
 import { salePrice } from '@/core/sale/predictSale';
 import type { Model } from '@/core/procedure/model';
 import type { SaleGrade } from '@/core/shared/grades';
@@ -22,6 +23,8 @@ export interface Ended {
 export interface UnitAccount {
   /** What it is sold for; null until it is released. */
   readonly saleCents: number | null;
+  /** What selling it cost. */
+  readonly sellingCents: number;
   /** What its graded parts are worth today, sold or not, and how many have no grade yet. */
   readonly partsOutCents: number;
   readonly ungraded: number;
@@ -42,8 +45,10 @@ export interface UnitAccount {
 export function unitAccount(ended: Ended, market: Readonly<Record<string, Market>>, rules: HouseRules): UnitAccount {
   const { unit, model, freed, seconds } = ended;
   const isReleased = unit.stage === 'send' || unit.stage === 'sent';
+  const saleCents = isReleased && unit.saleGrade ? salePrice(model, unit, unit.saleGrade, rules) : null;
   return {
-    saleCents: isReleased && unit.saleGrade ? salePrice(model, unit, unit.saleGrade, rules) : null,
+    saleCents,
+    sellingCents: saleCents === null ? 0 : sellingCosts(saleCents, rules),
     partsOutCents: freed.reduce((sum, part) => sum + worthOf(model, part, market, rules), 0),
     ungraded: freed.filter(({ grade }) => grade === null).length,
     partsInCents: partsIn(ended),
@@ -66,11 +71,15 @@ export function actualMoney(ended: Ended, market: Readonly<Record<string, Market
     case 'build':
       return account.saleCents === null
         ? null
-        : account.saleCents - account.partsInCents - account.consumablesCents - account.labourCents;
+        : account.saleCents -
+            account.sellingCents -
+            account.partsInCents -
+            account.consumablesCents -
+            account.labourCents;
     case 'donor':
       return unit.stage !== 'spent' || account.ungraded > 0 ? null : account.partsOutCents - account.labourCents;
     case 'as-is':
-      return account.saleCents;
+      return account.saleCents === null ? null : account.saleCents - account.sellingCents;
     case 'recycle':
       return -rules.recycleCents;
     default:

@@ -58,12 +58,36 @@ describe('proposeDisposition', () => {
         marks: [],
         tests: { starts: 'sound' as const },
       };
-      for (const { cents, figures } of proposeDisposition(model, subject, nothing, startingHouseRules).valued) {
-        if (figures.length === 0) continue;
-        const sum = figures.reduce((total, figure) => total + figure.cents, 0);
-        expect(Math.abs(sum - cents)).toBeLessThanOrEqual(figures.length);
+      for (const rules of [
+        startingHouseRules,
+        { ...startingHouseRules, selling: { feeShare: 0.12, perUnitCents: 450 } },
+      ]) {
+        for (const { cents, figures } of proposeDisposition(model, subject, nothing, rules).valued) {
+          if (figures.length === 0) continue;
+          const sum = figures.reduce((total, figure) => total + figure.cents, 0);
+          expect(Math.abs(sum - cents)).toBeLessThanOrEqual(figures.length);
+        }
       }
     }
+  });
+
+  test('what selling costs is taken off what is sold, by plain arithmetic, and off nothing else', () => {
+    const sound = { tests: Object.fromEntries(phone.tests.map((test) => [test, 'sound'])) };
+    const by = (selling: { feeShare: number; perUnitCents: number }) => {
+      const { valued } = proposeDisposition(phone, { ...unit, ...sound }, stocked, { ...startingHouseRules, selling });
+      return Object.fromEntries(valued.map((entry) => [entry.disposition, entry]));
+    };
+    const [free, dear] = [by({ feeShare: 0, perUnitCents: 0 }), by({ feeShare: 0.1, perUnitCents: 300 })];
+    const { better, worse } = startingHouseRules.saleGradeShift;
+    const priced = ['A', 'B', 'C', 'D'] as const;
+    const at = priced.indexOf(free.build?.because.values.sellsAt as 'B');
+    const of = (place: number) => phone.priceCents[priced[Math.min(Math.max(place, 0), 3)] as 'A'];
+    const mean = Math.round(better * of(at - 1) + (1 - better - worse) * of(at) + worse * of(at + 1));
+    const off = (disposition: string) => (free[disposition]?.cents ?? 0) - (dear[disposition]?.cents ?? 0);
+    expect(off('build')).toBe(Math.round(mean * 0.1) + 300);
+    expect(off('as-is')).toBe(Math.round(phone.priceCents.D * startingHouseRules.asIsShare * 0.1) + 300);
+    expect([off('donor'), off('recycle')]).toEqual([0, 0]);
+    expect(dear.build?.highCents).toBeLessThan(free.build?.highCents ?? 0);
   });
 
   test('the sentence names the part that is wanted and whether the shelf has it', () => {

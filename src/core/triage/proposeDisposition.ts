@@ -2,6 +2,7 @@ import { lockTests } from '@/core/procedure/vocabulary';
 import type { Disposition } from '@/core/entities/stages';
 import { kindsFound } from '@/core/findings/mark';
 import { findingRules } from '@/core/findings/rules';
+import { sellingCosts } from '@/core/sale/sellingCosts';
 import { predictSale } from '@/core/sale/predictSale';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
@@ -81,11 +82,13 @@ function valueAsIs(model: Model, unit: Subject, known: Knowledge, rules: HouseRu
   const isForbidden = kindsFound(unit).some((finding) => findingRules[finding].forbids.includes('sell-as-is'));
   const started = unit.tests.starts;
   const odds = started === 'sound' ? 1 : started === 'fault' ? 0 : (known.tests.starts ?? unknownTest).share;
-  const cents = Math.round(priceCents * odds);
+  const costs = sellingCosts(priceCents, rules);
+  const leftCents = priceCents - costs;
+  const cents = Math.round(leftCents * odds);
   return {
     ...flat('as-is', cents),
-    lowCents: odds >= middleShare ? priceCents : 0,
-    highCents: odds > 1 - middleShare ? priceCents : 0,
+    lowCents: odds >= middleShare ? leftCents : Math.min(0, leftCents),
+    highCents: odds > 1 - middleShare ? leftCents : 0,
     because: isForbidden
       ? message('triage.whatWasFoundOnMust')
       : odds === 1
@@ -96,8 +99,9 @@ function valueAsIs(model: Model, unit: Subject, known: Knowledge, rules: HouseRu
     isPossible: odds > 0 && !isForbidden,
     figures: [
       { says: message('triage.dPrice', { of: rules.asIsShare }), cents: priceCents },
+      ...(costs > 0 ? [{ says: message('triage.sellingCosts'), cents: -costs }] : []),
       ...(odds < 1 && odds > 0
-        ? [{ says: message('triage.doesNotStartChance', { fails: 1 - odds }), cents: cents - priceCents }]
+        ? [{ says: message('triage.doesNotStartChance', { fails: 1 - odds }), cents: cents - leftCents }]
         : []),
     ],
   };

@@ -1,5 +1,6 @@
 import { sheetOf } from '@/core/sheet/sheetOf';
 import { boughtGrade, predictSale, salePrice } from '@/core/sale/predictSale';
+import { sellingCosts } from '@/core/sale/sellingCosts';
 import { neededParts, suspects } from '@/core/sale/slots';
 import type { Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
@@ -54,6 +55,8 @@ export interface BuildPlan {
   readonly price: number;
   /** Prices at the grades it may get, with their shares. */
   readonly prices: readonly { readonly cents: number; readonly share: number }[];
+  /** Of selling it, at the mean of these prices. */
+  readonly costs: number;
   readonly consumables: number;
   readonly steps: readonly SheetStep[];
   readonly minutes: number;
@@ -61,7 +64,7 @@ export interface BuildPlan {
   readonly odds: readonly KnownYield[];
   /** Chance that none of them hides a fault. */
   readonly holds: number;
-  /** Expected price less parts and what is renewed. */
+  /** Expected price less what selling costs, parts and what is renewed. */
   readonly restCents: number;
 }
 
@@ -77,6 +80,7 @@ export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: 
   const consumables = sheet.value.consumables.reduce((sum, { count, unitCents }) => sum + count * unitCents, 0);
   const { steps } = sheet.value;
   const prices = pricesAround(model, unit, sellsAt, rules);
+  const costs = sellingCosts(Math.round(meanPrice(prices)), rules);
   const odds = openTests(model, unit, targets).map((test) => known.tests[test] ?? unknownTest);
   return {
     needed,
@@ -89,7 +93,8 @@ export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: 
     minutes: steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0),
     odds,
     holds: odds.reduce((product, { share }) => product * share, 1),
-    restCents: Math.round(meanPrice(prices)) - partCents - consumables,
+    costs,
+    restCents: Math.round(meanPrice(prices)) - costs - partCents - consumables,
   };
 }
 
@@ -120,7 +125,7 @@ export const buildCents = (
   );
 
 /**
- * What a unit leaves when it is built and sold: its price at the grade it would have, less the parts it needs (at what they
+ * What a unit leaves when it is built and sold: its price at the grade it would have, less what selling costs, the parts it needs (at what they
  * would bring otherwise), what is renewed, and the minutes of the very sheet the bench would get. What was not tested may
  * fail at Prove, and then the work is lost and what is left is a donor.
  *
@@ -138,7 +143,7 @@ export function valueBuild(
     const nothing = { disposition: 'build', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
     return { ...nothing, because: message('triage.partsNeedsCannotBeReached'), isPossible: false };
   }
-  const { needed, parts, sellsAt, price, prices, consumables, steps, minutes, odds, holds } = plan;
+  const { needed, parts, sellsAt, price, prices, costs, consumables, steps, minutes, odds, holds } = plan;
   const work = minutes * rules.labourCentsPerMinute;
   const rest = plan.restCents;
   // The parts come out again when it fails, so they are not lost.
@@ -149,7 +154,8 @@ export function valueBuild(
     const drawn = chance.next();
     let sum = 0;
     const sold = prices.find(({ share }) => drawn < (sum += share)) ?? prices[1];
-    const brought = isSold ? rest + (sold?.cents ?? price) - Math.round(meanPrice(prices)) : failed;
+    const off = (sold?.cents ?? price) - Math.round(meanPrice(prices));
+    const brought = isSold ? rest + off * (1 - rules.selling.feeShare) : failed;
     return brought - drawMinutes(steps, chance) * rules.labourCentsPerMinute;
   });
   return {
@@ -173,6 +179,7 @@ export function valueBuild(
       ...(Math.round(meanPrice(prices)) === price
         ? []
         : [{ says: message('triage.mayBeGradedBetterOr'), cents: Math.round(meanPrice(prices)) - price }]),
+      ...(costs > 0 ? [{ says: message('triage.sellingCosts'), cents: -costs }] : []),
       ...parts.map(({ part, grade, cents, isBought }) => ({
         says: message('triage.gradeBought', { name: part.name, grade, isBought: isBought ? 'yes' : 'no' }),
         cents: -cents,

@@ -132,6 +132,21 @@ const migrations: readonly Migration[] = [
         .update({ sheet: db.raw(`json_insert(sheet, '$.rules.schools', json_compact(?))`, [schoolsBefore]) }),
   },
   { name: '053_prices', up: (db) => tables.prices(db.schema) },
+  {
+    name: '054_fixtures_selling_label',
+    up: (db) =>
+      db('house_rules').update({
+        rules: db.raw(
+          `json_insert(rules, '$.fixtures', json_compact(?), '$.selling', json_compact(?), '$.label', json_compact(?))`,
+          [
+            JSON.stringify({ clamp: null, 'hot plate': null, charger: null, analyser: null }),
+            JSON.stringify({ feeShare: 0, perUnitCents: 0 }),
+            JSON.stringify({ widthMm: 70, heightMm: 36 }),
+          ],
+        ),
+      }),
+  },
+  { name: '055_contacts', up: (db) => tables.contacts(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

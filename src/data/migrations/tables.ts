@@ -355,3 +355,14 @@ export const prices = (schema: Knex.SchemaBuilder) =>
     table.specificType('set_at', 'datetime(3)').notNullable();
     table.index(['model_id', 'id']);
   });
+
+/** Suppliers and customers with their addresses, by the name on their papers. */
+export const contacts = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('contacts', (table) => {
+    code(table, 'kind', 10).notNullable();
+    table.string('name', 80).notNullable();
+    table.string('address', 200).nullable();
+    id(table, 'noted_by').notNullable();
+    table.specificType('noted_at', 'datetime(3)').notNullable();
+    table.primary(['kind', 'name']);
+  });

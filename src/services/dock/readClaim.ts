@@ -1,3 +1,5 @@
+import { addressed } from '@/core/contacts/contacts';
+import { addressOf } from '@/data/contacts/contactRepository';
 import { senderOf } from '@/core/shared/houseRules';
 import { setShopWriting } from '@/words/shopWriting';
 import { currentRules } from '@/data/rules/houseRulesRepository';
@@ -13,7 +15,7 @@ export async function readClaim(db: Knex, parcelId: string): Promise<ClaimSheet 
   if (!parcel) return undefined;
   const { code, supplier, receivedOn } = parcel;
   const differences = await parcelClaim(db, parcel, await parcelUnits(db, parcelId));
-  const { shop } = await currentRules(db);
+  const [{ shop }, address] = await Promise.all([currentRules(db), addressOf(db, 'supplier', supplier)]);
   setShopWriting(shop);
-  return { parcel: code, supplier, from: senderOf(shop), receivedOn, differences };
+  return { parcel: code, supplier: addressed(supplier, address), from: senderOf(shop), receivedOn, differences };
 }

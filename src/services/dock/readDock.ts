@@ -1,3 +1,4 @@
+import { listContacts } from '@/data/contacts/contactRepository';
 import type { Knex } from 'knex';
 import type { Parcel, ParcelLine, Unit } from '@/core/entities/entities';
 import type { Difference } from '@/core/intake/parcelDifferences';
@@ -22,11 +23,13 @@ export interface DockView {
     /** Those tagged last. */
     readonly units: readonly Unit[];
     readonly differences: readonly Difference[];
-    /** What each unit has cost so far by the parcel's rule: least and most, in cents. */
     /** What the parcels of this supplier turned out to be. */
     readonly supplier: SupplierRecord;
+    /** What each unit has cost so far by the parcel's rule: least and most, in cents. */
     readonly cost: { readonly leastCents: number; readonly mostCents: number; readonly units: number };
   } | null;
+  /** Suppliers by name, to choose from. */
+  readonly suppliers: readonly string[];
 }
 
 const shownLines = 200;
@@ -36,13 +39,15 @@ const remembered = 12;
 
 /** All parcels, and one of them open: what is still in the box and what was tagged last. */
 export async function readDock(db: Knex, parcelId: string | undefined): Promise<DockView> {
-  const [parcels, counts] = await Promise.all([listParcels(db), stageCounts(db)]);
+  const [parcels, counts, contacts] = await Promise.all([listParcels(db), stageCounts(db), listContacts(db)]);
+  const noted = contacts.filter(({ kind }) => kind === 'supplier').map(({ name }) => name);
+  const suppliers = [...new Set([...parcels.map((parcel) => parcel.supplier), ...noted])].sort();
   const summaries = parcels.map((parcel) => {
     const stages = counts.filter((count) => count.parcelId === parcel.id);
     return { parcel, stages, tagged: stages.reduce((sum, { count }) => sum + count, 0) };
   });
   const chosen = parcels.find(({ id }) => id === parcelId) ?? parcels[0];
-  if (!chosen) return { parcels: summaries, open: null };
+  if (!chosen) return { parcels: summaries, open: null, suppliers };
   const all = await parcelUnits(db, chosen.id);
   const [lines, differences, cost, others] = await Promise.all([
     openLines(db, chosen.id, shownLines),
@@ -56,7 +61,8 @@ export async function readDock(db: Knex, parcelId: string | undefined): Promise<
   const supplier = supplierRecord([recordOf(chosen, differences), ...others]);
   const units = all.slice(0, shownUnits).map(({ unit }) => unit);
   const { byUnit: _, ...spread } = cost;
-  return { parcels: summaries, open: { parcel: chosen, lines, units, differences, supplier, cost: spread } };
+  const open = { parcel: chosen, lines, units, differences, supplier, cost: spread };
+  return { parcels: summaries, open, suppliers };
 }
 
 const recordOf = ({ isCounted, lineCount }: Parcel, differences: readonly Difference[]): ParcelRecord => ({

@@ -6,10 +6,21 @@ import { findModel } from '@/data/models/modelRepository';
 import { partKinds } from '@/data/models/partKinds';
 import { findPart } from '@/data/parts/partRepository';
 import { findUnit } from '@/data/units/unitRepository';
-import type { LabelContent } from '@/files/labelContent';
+import { currentRules } from '@/data/rules/houseRulesRepository';
+import type { LabelContent, LabelPaper } from '@/files/labelContent';
 
-/** What stands on the label of a unit or part. */
-export async function readLabel(db: Knex, text: string): Promise<LabelContent | undefined> {
+export interface LabelToPrint {
+  readonly content: LabelContent;
+  readonly paper: LabelPaper;
+}
+
+/** What stands on the label of a unit or part, and on what it is printed. */
+export async function readLabel(db: Knex, text: string, now: Date): Promise<LabelToPrint | undefined> {
+  const [content, { label }] = await Promise.all([contentOf(db, text, now), currentRules(db)]);
+  return content && { content, paper: label };
+}
+
+async function contentOf(db: Knex, text: string, now: Date): Promise<LabelContent | undefined> {
   const parsed = parseTag(text);
   if (parsed?.letter === 'U') {
     const unit = await findUnit(db, { tag: parsed.tag });
@@ -23,7 +34,7 @@ export async function readLabel(db: Knex, text: string): Promise<LabelContent | 
   if (parsed?.letter === 'P') {
     const part = await findPart(db, { tag: parsed.tag });
     if (!part) return undefined;
-    const kind = (await partKinds(db, new Date()))[`${part.modelId}/${part.partRef}`];
+    const kind = (await partKinds(db, now))[`${part.modelId}/${part.partRef}`];
     return {
       tag: part.tag,
       title: kind ? `${kind.modelName} ${kind.name}` : part.partRef,

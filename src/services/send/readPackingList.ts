@@ -1,6 +1,8 @@
 import { modelAmong } from '@/core/procedure/model';
 import { sayStatement } from '@/words/say/sayStatement';
 import { day } from '@/words/format';
+import { addressed } from '@/core/contacts/contacts';
+import { addressOf } from '@/data/contacts/contactRepository';
 import { senderOf } from '@/core/shared/houseRules';
 import { setShopWriting } from '@/words/shopWriting';
 import { currentRules } from '@/data/rules/houseRulesRepository';
@@ -19,11 +21,12 @@ export async function readPackingList(db: Knex, shipment: string): Promise<Packi
     findSending(db, shipment),
     currentRules(db),
   ]);
+  const address = sending ? await addressOf(db, 'customer', sending.recipient) : null;
   setShopWriting(shop);
   return {
     shipment,
     from: senderOf(shop),
-    recipient: sending?.recipient ?? '',
+    recipient: addressed(sending?.recipient ?? '', address),
     sentOn: sending ? day(sending.sentAt) : '',
     lines: units.map((unit) => {
       const model = modelAmong(models, unit);

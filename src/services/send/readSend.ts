@@ -2,6 +2,7 @@ import { modelAmong } from '@/core/procedure/model';
 import type { Knex } from 'knex';
 import type { Unit } from '@/core/entities/entities';
 import { salePrice } from '@/core/sale/predictSale';
+import { countCustomers, listContacts } from '@/data/contacts/contactRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { findSending } from '@/data/facts/findSending';
 import { priceBook } from '@/data/prices/priceBook';
@@ -20,6 +21,8 @@ export interface SendView {
   readonly ready: readonly ReadyUnit[];
   /** Who got the latest shipment; empty before the first. */
   readonly lastRecipient: string;
+  /** Customers by name, to choose from. */
+  readonly customers: readonly string[];
   readonly shipments: readonly { readonly shipment: string; readonly units: number }[];
 }
 
@@ -49,7 +52,14 @@ export async function readSend(db: Knex, now: Date): Promise<SendView> {
       },
     ];
   });
+  const [counted, contacts] = await Promise.all([countCustomers(db), listContacts(db)]);
   const [latest] = shipments;
   const lastRecipient = latest ? ((await findSending(db, latest.shipment))?.recipient ?? '') : '';
-  return { ready, lastRecipient, shipments };
+  const customers = [
+    ...new Set([
+      ...counted.map(({ name }) => name),
+      ...contacts.filter(({ kind }) => kind === 'customer').map(({ name }) => name),
+    ]),
+  ].sort();
+  return { ready, lastRecipient, customers, shipments };
 }

@@ -18,7 +18,7 @@ export function Section({
   readonly id?: string;
 }) {
   return (
-    <Box as="section" id={id} mt={mt} aria-label={title}>
+    <Box as="section" id={id} scrollMarginTop="16px" mt={mt} aria-label={title}>
       <Box
         display="flex"
         justifyContent="space-between"

@@ -30,9 +30,8 @@ import * as words from '@/words/catalogue/dock';
 import { day } from '@/words/format';
 
 /** What came, against what we were told? */
-export function DockScreen({ parcels, open, today }: DockView & { readonly today: string }) {
+export function DockScreen({ parcels, open, suppliers, today }: DockView & { readonly today: string }) {
   const [form, setForm] = useState<'parcel' | 'papers' | 'manifest' | null>(null);
-  const suppliers = [...new Set(parcels.map(({ parcel }) => parcel.supplier))];
   return (
     <Box
       display="grid"

@@ -26,7 +26,10 @@ export function PriceInputs({
   const isUnread = (grade: SaleGrade) =>
     typed[grade] !== undefined && typeof readRule(kind, typed[grade] ?? '', readNumber) !== 'number';
   const dearer = dearerThanBetter(cents);
-  const fault = saleGrades.some(isUnread) ? words.unread() : dearer ? words.dearer({ grade: dearer }) : null;
+  const faults = [saleGrades.some(isUnread) && words.unread(), dearer && words.dearer({ grade: dearer })].filter(
+    Boolean,
+  );
+  const fault = faults.length > 0 ? faults.join(' ') : null;
   const id = `${name} fault`;
   return (
     <Box>

@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { unusableLimits } from '@/core/grading/limits';
+import { unusableLimits } from '@/core/shared/gradingLimits';
 import {
   readRule,
   ruleValue,

@@ -108,9 +108,15 @@ export function SendScreen({ view, openShipment }: SendProps) {
               value={recipient}
               placeholder={words.whoGetsThem()}
               maxLength={80}
+              list="known-customers"
               onChange={(event) => setRecipient(event.currentTarget.value)}
             />
           </Field>
+          <datalist id="known-customers">
+            {view.customers.map((name) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
             <KeyButton
               records

@@ -12,6 +12,7 @@ export function UnitMoneyTable({ money: unit }: { readonly money: UnitMoney }) {
     { name: words.labour(), cents: -unit.labourCents },
     { name: words.partsPutIn(), cents: -unit.partsInCents },
     { name: words.consumables(), cents: -unit.consumablesCents },
+    { name: words.sellingCosts(), cents: -unit.sellingCents },
     { name: words.takenAway(), cents: -unit.recycleCents },
     { name: words.partsOut({ ungraded: unit.ungraded }), cents: unit.partsOutCents },
     { name: words.sale(), cents: unit.saleCents ?? 0 },

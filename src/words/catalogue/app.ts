@@ -31,3 +31,4 @@ export const findPluckyParcel = () => l`Find · Plucky Parcel`;
 export const historyPluckyParcel = () => l`History · Plucky Parcel`;
 export const exportsPluckyParcel = () => l`Data out · Plucky Parcel`;
 export const pricesPluckyParcel = () => l`Prices · Plucky Parcel`;
+export const contactsPluckyParcel = () => l`Suppliers and customers · Plucky Parcel`;

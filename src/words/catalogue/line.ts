@@ -26,3 +26,5 @@ export const exportsShort = () => l`Data out`;
 export const exportsMenu = () => l`Data out: files, and programs that read along`;
 export const pricesShort = () => l`Prices`;
 export const pricesMenu = () => l`Prices: what units and parts bring`;
+export const contactsShort = () => l`Suppliers and customers`;
+export const contactsMenu = () => l`Suppliers and customers`;

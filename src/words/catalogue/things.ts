@@ -57,3 +57,4 @@ export const partsOut = (d: { ungraded: number }) => l`Parts taken out${plural(d
 export const sale = () => l`Sale`;
 export const marginSoFar = () => l`So far`;
 export const margin = () => l`Margin`;
+export const sellingCosts = () => l`Fee, packing and post`;

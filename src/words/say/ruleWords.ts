@@ -33,6 +33,14 @@ const named: Readonly<Record<Exclude<RuleId, `gradingLimits.${string}`> | RuleRo
   'shop.currency': { name: words.shopCurrency(), says: words.shopCurrencySays() },
   'shop.language': { name: words.shopLanguage(), says: words.shopLanguageSays() },
   'shop.timeZone': { name: words.shopTimeZone(), says: words.shopTimeZoneSays() },
+  'label.widthMm': { name: words.labelWidth(), says: words.labelWidthSays() },
+  'label.heightMm': { name: words.labelHeight(), says: words.labelHeightSays() },
+  'selling.feeShare': { name: words.sellingFee(), says: words.sellingFeeSays() },
+  'selling.perUnitCents': { name: words.sellingUnit(), says: words.sellingUnitSays() },
+  'fixtures.clamp': { name: words.clamps(), says: words.fixtureSays() },
+  'fixtures.hot plate': { name: words.hotPlates(), says: words.fixtureSays() },
+  'fixtures.charger': { name: words.chargers(), says: words.fixtureSays() },
+  'fixtures.analyser': { name: words.analysers(), says: words.fixtureSays() },
   labourCentsPerMinute: { name: words.labour(), says: words.labourSays() },
   purchaseFactor: { name: words.purchase(), says: words.purchaseSays() },
   asIsShare: { name: words.asIs(), says: words.asIsSays() },
@@ -111,6 +119,7 @@ export const ruleUnits: Readonly<Record<RuleKind['is'], string>> = {
   share: words.percent(),
   minutes: words.minutesUnit(),
   celsius: words.celsius(),
+  millimetres: words.millimetres(),
 };
 
 /** A rule's value as it is typed: without its unit, and as this shop writes numbers. */

@@ -54,6 +54,7 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'heat-locked': words.heatLocked,
   'wait-running': words.waitRunning,
   'fixture-taken': words.fixtureTaken,
+  'fixture-full': words.fixtureFull,
   'not-skipped': words.notSkipped,
   'torque-open': words.torqueOpen,
   'rehearse-first': words.rehearseFirst,

@@ -17,6 +17,7 @@ import { advance, handOn, stepAtHand, stepSpokenOf, stepToSkip, type StepAtHand 
 import { fit, free, isThere, tagsOfNewParts, withTags } from '../stepParts';
 import { keptOf, keptStep, rungNow } from '@/core/sheet/replanSheet';
 import { partsToTag, sheetOf } from '@/core/sheet/sheetOf';
+import { rulesBy } from '../rulesBy';
 import { unitChange } from '../world';
 import { message } from '@/core/shared/message';
 
@@ -114,6 +115,7 @@ export const stepFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
+    usesRules: true,
     involves: () => ({ needsTimers: true }),
     effect: on(stepAtHand, ({ unit, sheet, step, operation }, fact, world) => {
       if (!step.wait) return refuse('step-not-next', { tag: unit.tag });
@@ -127,6 +129,10 @@ export const stepFacts = {
       const other = world.findUnitOnFixture(fixture, place);
       // The bench itself is no fixture that could be taken.
       if (other && fixture !== 'bench') return refuse('fixture-taken', { fixture, place, tag: other.tag });
+      const by = rulesBy(world, fact);
+      if (!by.ok) return by;
+      const count = (by.value.fixtures as Readonly<Record<string, number | null>>)[fixture] ?? null;
+      if (count !== null && place > count) return refuse('fixture-full', { fixture, count });
       const timer = { stepId: step.id, fixture, place, minutes, beganAt: fact.at };
       const aired = step.leg === 'out' ? withSolvent(sheet, operation?.solvent?.ventilateMinutes, fact.at) : sheet;
       return accept([unitChange(unit, { ...unit, timer, sheet: aired })]);

@@ -26,8 +26,9 @@ export const of = (d: { name: Text; chance: number; soundCents: number }) => l`$
 export const notTestedThemStartAnd = (d: { odds: number; of: number }) => l`Not tested: ${share(d.odds)} of them start and can be wiped. Then it fetches ${share(d.of)} of the D price.`;
 export const soldAsFetchesDPrice = (d: { of: number }) => l`Sold as it is, it fetches ${share(d.of)} of the D price.`;
 export const dPrice = (d: { of: number }) => l`${share(d.of)} of the D price`;
+export const sellingCosts = () => l`fee, packing and post`;
 
-export const all: Readonly<Record<string, (d: never) => string>> = { costsToRecycle, nothingCallsForNoSwelling, batterySwollenMakeSafeBefore, itsSerialWasReportedLost, lockedFindOwnerFirst, whatWasFoundOnMust, doesNotStartSoCannot, doesNotStartChance, partsNeedsCannotBeReached, sellsAt, mayBeGradedBetterOr, gradeBought, consumables, minAt, noPartInWorthTaking, waitingFor, needsNoPartSellsAt, testNotMadeChanceFailing, forLessWork, of, notTestedThemStartAnd, soldAsFetchesDPrice, dPrice };
+export const all: Readonly<Record<string, (d: never) => string>> = { costsToRecycle, nothingCallsForNoSwelling, batterySwollenMakeSafeBefore, itsSerialWasReportedLost, lockedFindOwnerFirst, whatWasFoundOnMust, doesNotStartSoCannot, doesNotStartChance, partsNeedsCannotBeReached, sellsAt, mayBeGradedBetterOr, gradeBought, consumables, minAt, noPartInWorthTaking, waitingFor, needsNoPartSellsAt, testNotMadeChanceFailing, forLessWork, of, notTestedThemStartAnd, soldAsFetchesDPrice, dPrice, sellingCosts };
 
 /** What the core found out, as a sentence. */
 export const say = sayer<'triage'>({

@@ -14,9 +14,10 @@ interface Context {
 export const GET = guardRoute<Context>('viewer', async (_request, _person, { params }) => {
   const { file } = await params;
   const asked = splitTagFile(file);
-  const label = asked && (await readLabel(database(), asked.tag));
+  const label = asked && (await readLabel(database(), asked.tag, new Date()));
   if (!label) return answerRefusal(refuse('unknown-tag', { tag: asked?.tag ?? file.slice(0, 20) }), 404);
   if (asked.format === 'svg')
-    return new Response(drawLabelSvg(label), { headers: { 'content-type': 'image/svg+xml' } });
-  return new Response(new Uint8Array(await writeLabelPdf(label)), { headers: { 'content-type': 'application/pdf' } });
+    return new Response(drawLabelSvg(label.content, label.paper), { headers: { 'content-type': 'image/svg+xml' } });
+  const pdf = await writeLabelPdf(label.content, label.paper);
+  return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf' } });
 });

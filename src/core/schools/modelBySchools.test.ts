@@ -8,7 +8,7 @@ import { startingHouseRules } from '@/core/shared/houseRules';
 import { planRunSheet } from '@/core/teardown/sheet/runSheet';
 import { defaultTargets } from '@/core/sheet/sheetOf';
 import { modelBySchools } from './modelBySchools';
-import { asWritten, schoolChoices, startingSchools, type SchoolId, type Schools } from './schools';
+import { asWritten, schoolChoices, startingSchools, type SchoolId, type Schools } from '@/core/shared/schools';
 
 const situationOf = (model: Model) => ({
   revision: model.revisions[0]?.id ?? null,
