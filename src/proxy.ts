@@ -6,7 +6,8 @@ export function proxy(request: NextRequest): NextResponse {
   const isDevelopment = process.env.NODE_ENV === 'development';
   const policy = [
     `default-src 'self'`,
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${isDevelopment ? " 'unsafe-eval'" : ''}`,
+    // What reads codes from a camera's picture is compiled from a file of our own.
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic' 'wasm-unsafe-eval'${isDevelopment ? " 'unsafe-eval'" : ''}`,
     `style-src 'self' 'nonce-${nonce}'`,
     // Charts and drawings set positions as style attributes.
     `style-src-attr 'unsafe-inline'`,

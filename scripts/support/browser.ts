@@ -8,8 +8,8 @@ export interface OpenBrowser {
   readonly close: () => Promise<void>;
 }
 
-/** Debian's Chromium without a window, with a fresh profile and no talk to the outside. */
-export async function openBrowser(): Promise<OpenBrowser> {
+/** Debian's Chromium without a window, with a fresh profile and no talk to the outside. @param alsoWith  arguments of its own */
+export async function openBrowser(alsoWith: readonly string[] = []): Promise<OpenBrowser> {
   const profile = mkdtempSync(join(tmpdir(), 'plucky-browser-'));
   const browser = await puppeteer.launch({
     executablePath: process.env.PLUCKY_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
@@ -27,6 +27,7 @@ export async function openBrowser(): Promise<OpenBrowser> {
       '--disable-sync',
       '--font-render-hinting=none',
       '--hide-scrollbars',
+      ...alsoWith,
     ],
   });
   return {

@@ -29,8 +29,8 @@ export class Bench {
     readonly url: string,
   ) {}
 
-  static async open(url = demoUrl()): Promise<Bench> {
-    const { browser, close } = await openBrowser();
+  static async open(url = demoUrl(), alsoWith: readonly string[] = []): Promise<Bench> {
+    const { browser, close } = await openBrowser(alsoWith);
     return new Bench(browser, close, url);
   }
 

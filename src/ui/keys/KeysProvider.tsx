@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation';
 import {
   createContext,
+  useCallback,
   useContext,
   useEffect,
   useLayoutEffect,
@@ -11,10 +12,15 @@ import {
   type ReactNode,
 } from 'react';
 import { flushSync } from 'react-dom';
+import { parseTag } from '@/core/shared/tags';
 import { KeyDispatcher } from './keyDispatcher';
 import { KeysHelp } from './KeysHelp';
 import { PedalBar } from './PedalBar';
 import { KeyRegistry, type KeyBinding } from './keyRegistry';
+
+/** Takes what something beside the keyboard has read; false when nothing has a use for it. */
+type TakeScanned = (code: string) => boolean;
+const ScannedContext = createContext<TakeScanned>(() => false);
 
 const RegistryContext = createContext<KeyRegistry | null>(null);
 const LayerContext = createContext(0);
@@ -32,6 +38,15 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
   const router = useRouter();
   const [registry] = useState(() => new KeyRegistry());
   const [explained, setExplained] = useState<readonly KeyBinding[] | null>(null);
+
+  const takeScanned = useCallback<TakeScanned>(
+    (code) => {
+      const tag = parseTag(code)?.tag;
+      if (tag) router.push(`/t/${tag}`);
+      return tag !== undefined || registry.scanCode(code);
+    },
+    [registry, router],
+  );
 
   useEffect(() => {
     const dispatcher = new KeyDispatcher({
@@ -78,7 +93,7 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
 
   return (
     <RegistryContext.Provider value={registry}>
-      {children}
+      <ScannedContext.Provider value={takeScanned}>{children}</ScannedContext.Provider>
       <PedalBar registry={registry} />
       {explained && (
         <LayerContext.Provider value={aboveAll}>
@@ -145,6 +160,9 @@ export function useScannedCode(take: (code: string) => void): void {
   });
   useLayoutEffect(() => registry?.takeCodes((code) => latest.current(code)), [registry]);
 }
+
+/** A way in for what a camera reads: as if a scanner had typed it. */
+export const useTakeScanned = (): TakeScanned => useContext(ScannedContext);
 
 /** Whether this lies in a choice that is open. */
 export const useIsInChoice = (): boolean => useContext(LayerContext) > 0;

@@ -1,5 +1,6 @@
 'use client';
-import { Box } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
+import { ScanLine } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent } from 'react';
@@ -7,10 +8,11 @@ import { parseTag } from '@/core/shared/tags';
 import type { Found } from '@/services/find/findAll';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
-import { useKey } from '@/ui/keys/KeysProvider';
+import { useKey, useTakeScanned } from '@/ui/keys/KeysProvider';
 import { send } from '@/ui/server/send';
 import * as words from '@/words/catalogue/line';
 
+const CameraScan = dynamic(() => import('@/ui/camera/CameraScan').then((module) => module.CameraScan));
 const Suggestions = dynamic(() => import('@/ui/find/Suggestions').then((module) => module.Suggestions));
 
 const restMs = 120;
@@ -74,11 +76,49 @@ export function FindBox() {
         }}
         onKeyDown={move}
       />
-      <Box position="absolute" right="8px" top="6px" pointerEvents="none">
+      <Box position="absolute" right="44px" top="6px" pointerEvents="none">
         <KeyCap name="/" />
       </Box>
+      <CameraKey />
       {found && <Suggestions found={found} place={place} onOpen={open} onClose={close} />}
     </Box>
+  );
+}
+
+/** Opens the camera as a scanner; its script is loaded when it is pressed. */
+function CameraKey() {
+  const take = useTakeScanned();
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <chakra.button
+        type="button"
+        aria-label={words.scanWithCamera()}
+        title={words.scanWithCamera()}
+        position="absolute"
+        right="0"
+        top="0"
+        w="40px"
+        h="34px"
+        display="grid"
+        placeItems="center"
+        cursor="pointer"
+        color="inkMuted"
+        onClick={() => setOpen(true)}
+      >
+        <ScanLine size={18} aria-hidden />
+      </chakra.button>
+      {isOpen && (
+        <CameraScan
+          onCode={(code) => {
+            const isTaken = take(code);
+            if (parseTag(code)) setOpen(false);
+            return isTaken;
+          }}
+          onClose={() => setOpen(false)}
+        />
+      )}
+    </>
   );
 }
 

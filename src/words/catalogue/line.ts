@@ -28,3 +28,4 @@ export const pricesShort = () => l`Prices`;
 export const pricesMenu = () => l`Prices: what units and parts bring`;
 export const contactsShort = () => l`Suppliers and customers`;
 export const contactsMenu = () => l`Suppliers and customers`;
+export const scanWithCamera = () => l`Scan with the camera`;
