@@ -1,4 +1,5 @@
-import { replanSheet, rungNow } from '@/core/sheet/replanSheet';
+import { replanSheet } from '@/core/sheet/replanSheet';
+import { rungNow } from '@/core/sheet/rungNow';
 import {
   defaultTargets,
   freedByStep,

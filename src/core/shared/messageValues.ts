@@ -322,6 +322,7 @@ export interface MessageValues<Piece> {
   'refusals.pricePart': { part: Piece };
   'refusals.priceOrder': { name: Piece; grade: Piece };
   'refusals.fixtureFull': { count: number; fixture: Piece };
+  'refusals.stillLoading': Readonly<Record<never, never>>;
   'rehearsal.whatNext': Readonly<Record<never, never>>;
   'rehearsal.whatWaitsFor': Readonly<Record<never, never>>;
   'rehearsal.first': { title: Piece };

@@ -69,6 +69,7 @@ export const reasons = [
   'too-often',
   'database-away',
   'server-away',
+  'still-loading',
   'fault',
 ] as const;
 

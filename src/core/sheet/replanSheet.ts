@@ -52,10 +52,6 @@ export const keptStep = ({ id, leg, tool, cups }: SheetStep): KeptStep => ({
   cups: leg === 'out' ? cups.map(({ cup }) => cup) : [],
 });
 
-/** The rung of its ladder that a step has come to; 0 while the usual way is tried. */
-export const rungNow = ({ resistances }: Pick<SheetState, 'resistances'>, stepId: string): number =>
-  resistances.findLast((entry) => entry.stepId === stepId)?.rung ?? 0;
-
 /**
  * The sheet from the present state on, when something came up. Nothing that is done is asked again. Parts that are lost
  * are no longer wanted, nor are those that can no longer be reached; everything else stays wanted.

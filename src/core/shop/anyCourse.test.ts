@@ -6,7 +6,8 @@ import { Chance } from '@/core/shared/chance';
 import { torqueState } from '@/core/screws/torqueState';
 import { readStepId, type SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { SheetState, Unit } from '../entities/entities';
-import { replanSheet, rungNow } from '../sheet/replanSheet';
+import { replanSheet } from '../sheet/replanSheet';
+import { rungNow } from '@/core/sheet/rungNow';
 import { nextStep, sheetOf } from '../sheet/sheetOf';
 import { screwTroubles, skipCauses } from '../entities/stages';
 

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { WorkBench } from '@/core/people/benches';
+import { factKinds, type FactKind } from '@/core/shop/facts';
 import type { HistoryQuery } from '@/core/shop/historyQuery';
 import { withNames, type Named } from '@/core/shop/namedIn';
 import { shopDay } from '@/core/shared/shopDay';
@@ -23,6 +24,7 @@ export interface HistoryView {
   readonly next: number | null;
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly benches: readonly WorkBench[];
+  readonly kinds: readonly FactKind[];
   /** The shop's day, ISO. */
   readonly today: string;
 }
@@ -41,6 +43,7 @@ export async function readHistory(db: Knex, query: HistoryQuery, now: Date): Pro
     next: facts.length > pageRows ? (shown.at(-1)?.position ?? null) : null,
     people: people.map(({ id, name }) => ({ id, name })),
     benches,
+    kinds: Object.keys(factKinds) as FactKind[],
     today: shopDay(now.getTime(), shop.timeZone),
   };
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Button } from '@/ui/base/Button';
 import { Dialog } from '@/ui/base/Dialog';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
-import { sayRefusal } from '@/words/say/sentences';
+import { sayLater } from '@/ui/base/Refused';
 import { send } from '@/ui/server/send';
 import * as words from '@/words/catalogue/apart';
 
@@ -30,7 +30,7 @@ export function ReportLost({ onClose }: { readonly onClose: () => void }) {
   const serials = typed.split(/[\n,;]+/).flatMap((line) => (line.trim() === '' ? [] : [line.trim()]));
   const take = async () => {
     const outcome = await send<{ fresh: number; known: number }>('POST', '/api/lost-serials', { serials });
-    if (!outcome.ok) return setSaid(sayRefusal(outcome.refusal));
+    if (!outcome.ok) return setSaid(await sayLater(outcome.refusal));
     setSaid(words.serialAddedAlreadyKnown(outcome.value));
     setTyped('');
   };

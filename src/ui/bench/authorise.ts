@@ -1,7 +1,7 @@
+import { sayLater } from '@/ui/base/Refused';
 import { v4 as makeId } from 'uuid';
 import type { Unit } from '@/core/entities/entities';
 import { send } from '@/ui/server/send';
-import { sayRefusal } from '@/words/say/sentences';
 
 /**
  * Says by the word of somebody else, with that person's PIN, that a unit is safe. It needs the server: a PIN is never
@@ -27,5 +27,5 @@ export async function authorise({
     payload: {},
   };
   const outcome = await send('POST', '/api/facts/authorised', { personId, pin, fact });
-  return outcome.ok ? null : sayRefusal(outcome.refusal);
+  return outcome.ok ? null : sayLater(outcome.refusal);
 }

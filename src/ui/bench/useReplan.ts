@@ -1,12 +1,16 @@
 'use client';
+import { late } from '@/ui/base/late';
+import { useSayRefusal } from '@/ui/base/Refused';
 import { useState } from 'react';
 import type { PartTrouble, SheetState } from '@/core/entities/entities';
-import { replanSheet, type Deviation } from '@/core/sheet/replanSheet';
+import type { Deviation } from '@/core/sheet/replanSheet';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import { sayRefusal } from '@/words/say/sentences';
 import type { BenchProps } from './benchProps';
 import { sayChange } from './sheetWords';
+
+/** Planning anew is for what seldom happens: it comes after the sheet is drawn. */
+const replanner = late(async () => (await import('@/core/sheet/replanSheet')).replanSheet);
 
 /** Plans the sheet anew from where it stands, and keeps the sentence of what changed until the next step. */
 export function useReplan({
@@ -17,10 +21,13 @@ export function useReplan({
   sheet,
 }: Pick<BenchProps, 'unit' | 'model' | 'shop'> & { readonly state: SheetState; readonly sheet: RunSheet }) {
   const [said, setSaid] = useState<string | null>(null);
+  const say = useSayRefusal();
 
   const replan = (deviation: Deviation, now: SheetState = state): void => {
-    const outcome = replanSheet(model, { ...unit, sheet: now }, sheet, deviation);
-    if (!outcome.ok) return setSaid(sayRefusal(outcome.refusal));
+    const plan = replanner.now();
+    if (!plan) return setSaid(say({ reason: 'still-loading', values: {} }));
+    const outcome = plan(model, { ...unit, sheet: now }, sheet, deviation);
+    if (!outcome.ok) return setSaid(say(outcome.refusal));
     const { payload, difference } = outcome.value;
     // What was found is kept even when it changes no step.
     const isNews = difference !== null || payload.findings.length > now.findings.length;

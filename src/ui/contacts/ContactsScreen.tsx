@@ -13,7 +13,7 @@ import { Section } from '@/ui/base/Section';
 import { LeadPages } from '@/ui/line/LeadPages';
 import { send } from '@/ui/server/send';
 import { day } from '@/words/format';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/contacts';
 
 const groups = [
@@ -37,7 +37,13 @@ export function ContactsScreen({ contacts }: { readonly contacts: readonly Deali
     <Box p="20px 28px" maxW="960px">
       <LeadPages />
       <Headline lead={words.lead()}>{words.suppliersAndCustomers()}</Headline>
-      <div role="alert">{refusal && <Caution what="">{sayRefusal(refusal)}</Caution>}</div>
+      <div role="alert">
+        {refusal && (
+          <Caution what="">
+            <Refused refusal={refusal} />
+          </Caution>
+        )}
+      </div>
       {groups.map(({ kind, title, newName, add }, at) => {
         const own = contacts.filter((contact) => contact.kind === kind);
         return (

@@ -10,7 +10,7 @@ import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
 import { Input } from '@/ui/base/Input';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import { ManifestPreview, type Preview } from './ManifestPreview';
 import { MapColumns } from './MapColumns';
 import { send } from '@/ui/server/send';
@@ -87,9 +87,17 @@ export function ImportManifest({ parcel, onClose }: { readonly parcel: Parcel; r
         </Box>
         <Box mt="14px" role="status">
           {isBusy && words.reading()}
-          {refusal && <Caution what={words.notImported()}>{sayRefusal(refusal)}</Caution>}
+          {refusal && (
+            <Caution what={words.notImported()}>
+              <Refused refusal={refusal} />
+            </Caution>
+          )}
         </Box>
-        {preview?.unread && <Caution what={words.notYet()}>{sayRefusal(preview.unread)}</Caution>}
+        {preview?.unread && (
+          <Caution what={words.notYet()}>
+            <Refused refusal={preview.unread} />
+          </Caution>
+        )}
         {preview && isMapping && file && (
           <MapColumns
             key={JSON.stringify(preview.mapping)}

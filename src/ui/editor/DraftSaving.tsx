@@ -9,7 +9,7 @@ import type { DraftView } from '@/services/drafts/readDraft';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { send } from '@/ui/server/send';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import type { DraftStore, SaveState } from './draftStore';
 import * as texts from '@/words/catalogue/editor';
 
@@ -39,7 +39,12 @@ export function NotSaved({
 }) {
   const router = useRouter();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  if (save.is === 'refused') return <Caution what={texts.notSaved()}>{sayRefusal(save.refusal)}</Caution>;
+  if (save.is === 'refused')
+    return (
+      <Caution what={texts.notSaved()}>
+        <Refused refusal={save.refusal} />
+      </Caution>
+    );
   if (save.is !== 'stale') return null;
   const keepMine = async () => {
     const copy = uuid();
@@ -66,7 +71,11 @@ export function NotSaved({
           {texts.takeTheirs()}
         </Button>
       </Box>
-      {refusal && <Caution what={texts.notDone()}>{sayRefusal(refusal)}</Caution>}
+      {refusal && (
+        <Caution what={texts.notDone()}>
+          <Refused refusal={refusal} />
+        </Caution>
+      )}
     </Box>
   );
 }

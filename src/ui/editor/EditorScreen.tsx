@@ -1,6 +1,7 @@
 'use client';
 import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Face } from '@/core/procedure/faces';
 import { readPath, type Path } from '@/core/procedure/patch';
@@ -11,17 +12,20 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { NotSaved, SaveWords } from './DraftSaving';
 import { EditorKeys } from './EditorKeys';
-import { FoundProblems } from './FoundProblems';
-import { JsonDialog } from './JsonDialog';
 import { KeyCount } from './KeyCount';
-import { LineDetails } from './LineDetails';
 import { LineTable } from './LineTable';
-import { ModelForm } from './ModelForm';
-import { PartsTable } from './PartsTable';
 import { PlacingDrawing } from './PlacingDrawing';
-import { PublishDialog } from './PublishDialog';
 import { useEditing } from './useEditing';
 import * as texts from '@/words/catalogue/editor';
+
+/** What is not shown first comes when it is opened. */
+const JsonDialog = dynamic(() => import('./JsonDialog').then((module) => module.JsonDialog));
+const PublishDialog = dynamic(() => import('./PublishDialog').then((module) => module.PublishDialog));
+const ModelForm = dynamic(() => import('./ModelForm').then((module) => module.ModelForm));
+/** What is known of a line, and what the checker found, are read after the lines stand. */
+const LineDetails = dynamic(() => import('./LineDetails').then((module) => module.LineDetails), { ssr: false });
+const FoundProblems = dynamic(() => import('./FoundProblems').then((module) => module.FoundProblems), { ssr: false });
+const PartsTable = dynamic(() => import('./PartsTable').then((module) => module.PartsTable));
 
 const sheetNames = { lines: texts.lines(), parts: texts.parts(), model: texts.model() } as const;
 type Sheet = keyof typeof sheetNames;
@@ -30,7 +34,8 @@ const sheets = Object.keys(sheetNames) as Sheet[];
 /** A model being written: lines by keys, checked as they are typed, with the face of the line beside them. */
 export function EditorScreen({ view }: { readonly view: DraftView }) {
   const editing = useEditing(view);
-  const { store, state, model, problems, errors, mendable, at, operation, isEditing, choose, change, mend } = editing;
+  const { store, state, model, problems, isChecked, errors, mendable, at, operation, isEditing, choose, change, mend } =
+    editing;
   const [sheet, setSheet] = useState<Sheet>('lines');
   const [open, setOpen] = useState<'publish' | 'json' | null>(null);
   const jsonPath: Path = operation && sheet === 'lines' ? ['operations', at] : sheet === 'parts' ? ['parts'] : [];
@@ -56,8 +61,8 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
           lead={
             <>
               {counts.lines({ count: model.operations.length })},{' '}
-              {errors === 0 ? texts.readyToPublish() : texts.problemBlocks({ errors })}. <SaveWords save={state.save} />{' '}
-              <KeyCount />
+              {!isChecked ? texts.checking() : errors === 0 ? texts.readyToPublish() : texts.problemBlocks({ errors })}.{' '}
+              <SaveWords save={state.save} /> <KeyCount />
             </>
           }
         >
@@ -103,7 +108,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
           canMend={mendable !== undefined}
           canUndo={state.canUndo}
           canRedo={state.canRedo}
-          canPublish={errors === 0 && state.save.is !== 'stale'}
+          canPublish={isChecked && errors === 0 && state.save.is !== 'stale'}
           acts={{
             edit: () => choose(at, true),
             add: () => {

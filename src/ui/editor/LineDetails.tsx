@@ -7,7 +7,7 @@ import { applyPatch, type Path } from '@/core/procedure/patch';
 import { readTorque } from '@/core/screws/torque';
 import { Section } from '@/ui/base/Section';
 import { arcReasonNames, yesOrNo } from '@/words/say/names';
-import { sayRefusal } from '@/words/say/sentences';
+import { useSayRefusal } from '@/ui/base/Refused';
 import { ChoiceCell, FieldRow, TextCell } from './FieldRow';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/editor';
@@ -23,6 +23,7 @@ export function LineDetails({
   readonly onChange: (model: Model) => void;
 }) {
   const operation = model.operations[at] as Operation;
+  const say = useSayRefusal();
   const [caution] = operation.cautions;
   const screws = operation.opens.flatMap((id) => model.joints.find((joint) => joint.id === id) ?? []).filter(isScrew);
   const torque = screws[0]?.torqueNewtonCm;
@@ -92,7 +93,7 @@ export function LineDetails({
               value={torque ? `${torque.aim} N·cm` : ''}
               whyNot={(text) => {
                 const read = readTorque(text);
-                return text.trim() === '' || read.ok ? null : sayRefusal(read.refusal);
+                return text.trim() === '' || read.ok ? null : say(read.refusal);
               }}
               onTake={(text) =>
                 onChange(

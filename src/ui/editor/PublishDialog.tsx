@@ -8,7 +8,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/editor';
 
 /** A version needs a note of what is new; units that are under way keep the one they were planned with. */
@@ -37,7 +37,11 @@ export function PublishDialog({
             onChange={(event) => setNote(event.currentTarget.value)}
           />
         </Field>
-        {refusal && <Caution what={words.notPublished()}>{sayRefusal(refusal)}</Caution>}
+        {refusal && (
+          <Caution what={words.notPublished()}>
+            <Refused refusal={refusal} />
+          </Caution>
+        )}
         <Box mt="14px">
           <Button type="submit" look="action" size="wide" disabled={note.trim().length < 3}>
             <KeyCap name="Enter" />

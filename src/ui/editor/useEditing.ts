@@ -2,18 +2,22 @@
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { checkModel } from '@/core/procedure/checkModel';
 import type { ModelProblem } from '@/core/procedure/checks/problem';
 import type { Model } from '@/core/procedure/model';
 import { applyPatch, type Path } from '@/core/procedure/patch';
 import type { Refusal } from '@/core/shared/outcome';
 import type { DraftView } from '@/services/drafts/readDraft';
+import { sayLater } from '@/ui/base/Refused';
+import { late, useLate } from '@/ui/base/late';
 import { send } from '@/ui/server/send';
-import { sayRefusal } from '@/words/say/sentences';
 import { sayPatch } from '@/words/say/sayPatch';
 import type { DraftStore } from './draftStore';
 import { problemsOf } from './LineTable';
 import { useDraft } from './useDraft';
+
+/** The checker knows every rule of the format: it comes after the lines are drawn. */
+const checker = late(async () => (await import('@/core/procedure/checkModel')).checkModel);
+const none: readonly ModelProblem[] = [];
 
 /** A draft under the hand: the line that is at hand, what the checker finds, and everything that changes the model. */
 export function useEditing(view: DraftView) {
@@ -21,7 +25,9 @@ export function useEditing(view: DraftView) {
   const { store, state } = useDraft(view);
   const { model } = state;
   const checked = useDeferredValue(model);
-  const problems = useMemo(() => checkModel(checked), [checked]);
+  const check = useLate(checker);
+  const found = useMemo(() => check?.(checked) ?? null, [check, checked]);
+  const problems = found ?? none;
   const [place, setPlace] = useState({
     at: 0,
     isEditing: model.operations.length === 0,
@@ -58,6 +64,7 @@ export function useEditing(view: DraftView) {
     state,
     model,
     problems,
+    isChecked: found !== null,
     errors,
     mendable,
     at,
@@ -80,7 +87,7 @@ async function takeDocument(id: string, store: DraftStore, document: Model): Pro
     expects: store.read().version,
     saveId: uuid(),
   });
-  if (!outcome.ok) return sayRefusal(outcome.refusal);
+  if (!outcome.ok) return sayLater(outcome.refusal);
   store.takeTheirs(document, outcome.value.version);
   return null;
 }

@@ -16,7 +16,7 @@ import { Section } from '@/ui/base/Section';
 import { LeadPages } from '@/ui/line/LeadPages';
 import { send } from '@/ui/server/send';
 import { day, moment } from '@/words/format';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/exports';
 
 const files = [
@@ -104,7 +104,13 @@ export function ExportsScreen({ view: { keys } }: { readonly view: ExportsView }
             {words.makeKey()}
           </Button>
         </Box>
-        <div role="alert">{refusal && <Caution what="">{sayRefusal(refusal)}</Caution>}</div>
+        <div role="alert">
+          {refusal && (
+            <Caution what="">
+              <Refused refusal={refusal} />
+            </Caution>
+          )}
+        </div>
         {made && (
           <Box borderWidth="2px" borderColor="twine" borderRadius="soft" p="16px" mb="12px" aria-live="polite">
             <Box textStyle="section">{words.keyOf({ name: made.name })}</Box>

@@ -6,7 +6,7 @@ import { useState, useSyncExternalStore } from 'react';
 import { parseTag } from '@/core/shared/tags';
 import { Caution } from '@/ui/base/Caution';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import { useShopStore } from './ShopProvider';
 import * as words from '@/words/catalogue/facts';
 
@@ -43,7 +43,7 @@ export function NoticeBar() {
       {away && keptAt === null && (
         <Box maxW="760px" pointerEvents="auto" boxShadow="0 2px 0 0 var(--chakra-colors-waiting)">
           <Caution tone="waiting" what={words.factToSend({ waiting })}>
-            {sayRefusal(away)}
+            <Refused refusal={away} />
           </Caution>
         </Box>
       )}
@@ -73,7 +73,7 @@ export function NoticeBar() {
       {notice && (
         <Box maxW="760px" pointerEvents="auto" display="flex" alignItems="stretch" key={notice.key}>
           <Caution what={words.notDone()}>
-            {sayRefusal(notice.refusal)} <ThingLink tag={notice.refusal.values.tag} />
+            <Refused refusal={notice.refusal} /> <ThingLink tag={notice.refusal.values.tag} />
           </Caution>
           <KeyButton keyName="Escape" label={words.close()} look="danger" bg="sheet" onPress={() => store.show(null)} />
         </Box>

@@ -20,6 +20,7 @@ import { pageKeptAt } from '@/ui/offline/keptPages';
 import { browserLaid, browserLetters } from '@/ui/server/browserKeeps';
 import { Outbox, type Answer } from '@/ui/server/outbox';
 import { send } from '@/ui/server/send';
+import { judge } from './judge';
 import { ShopStore, type FactOutbox, type Overlaid, type Seeds } from './shopStore';
 
 const ShopContext = createContext<ShopStore | null>(null);
@@ -38,6 +39,7 @@ export function ShopProvider({ children }: { readonly children: ReactNode }) {
   const [{ store, start, settle }] = useState(() => {
     const holder: { outbox?: FactOutbox } = {};
     const made: ShopStore = new ShopStore(
+      judge.now,
       () => holder.outbox as FactOutbox,
       rules,
       makeId,

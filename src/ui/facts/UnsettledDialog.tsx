@@ -12,6 +12,7 @@ import { useRefresher } from '@/ui/live/useRefresher';
 import { namedIn } from '@/core/shop/namedIn';
 import { moment } from '@/words/format';
 import { sayFact } from '@/words/say/sayFact';
+import { Refused } from '@/ui/base/Refused';
 import { sayRefusal } from '@/words/say/sentences';
 import { useSettle } from './ShopProvider';
 import { send } from '@/ui/server/send';
@@ -59,7 +60,9 @@ export function UnsettledDialog({
           <Box textStyle="lead">
             {sentence} · {moment(fact.at)}
           </Box>
-          <Box mt="8px">{sayRefusal(refusal)}</Box>
+          <Box mt="8px">
+            <Refused refusal={refusal} />
+          </Box>
         </Box>
         <Box display="grid" gap="8px">
           <KeyButton

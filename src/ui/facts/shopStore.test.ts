@@ -3,7 +3,13 @@ import { phone, shippedModels } from '../../../tests/support/models';
 import type { Unit } from '@/core/entities/entities';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Fact } from '@/core/shop/facts';
+import { applyFact } from '@/core/shop/applyFact';
+import { makeFact } from '@/core/shop/makeFact';
+import { MemoryWorld } from '@/core/shop/memoryWorld';
+import type { Judge } from './judge';
 import { ShopStore, type Overlaid } from './shopStore';
+
+const judge: Judge = { applyFact, makeFact, MemoryWorld };
 
 function setUp() {
   const bench = new TestBench();
@@ -12,6 +18,7 @@ function setUp() {
   let made = 0;
   const make = (onLaid?: (id: string, overlaid: Overlaid | null) => void) =>
     new ShopStore(
+      () => judge,
       () => ({ add: (fact: Fact) => void queued.push(fact) }),
       startingHouseRules,
       () => `id-${(made += 1)}`,

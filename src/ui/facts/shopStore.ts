@@ -1,10 +1,9 @@
-import { applyFact } from '@/core/shop/applyFact';
-import { makeFact } from '@/core/shop/makeFact';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Entities, EntityKind } from '@/core/entities/entities';
 import type { Fact, FactType, Payloads } from '@/core/shop/facts';
 import type { Touched } from '@/core/shop/world';
-import { MemoryWorld } from '@/core/shop/memoryWorld';
+import type { MemoryWorld } from '@/core/shop/memoryWorld';
+import type { Judge } from './judge';
 import type { Model } from '@/core/procedure/model';
 import { refuse, type Outcome, type Refusal } from '@/core/shared/outcome';
 import { emptyOutbox, type Answer, type Outbox, type OutboxState } from '@/ui/server/outbox';
@@ -60,6 +59,7 @@ export class ShopStore {
   private readonly madeAt = new Map<string, number>();
 
   constructor(
+    private readonly judge: () => Judge | null,
     private readonly factOutbox: () => Pick<FactOutbox, 'add'>,
     private rules: HouseRules,
     private readonly makeId: () => string,
@@ -113,20 +113,23 @@ export class ShopStore {
    * Makes a fact: applied here at once by the core, then queued.
    *
    * @returns the fact's refusal at once when the core already knows it cannot be; the id otherwise
+   * @refuses 'still-loading' while what judges is on its way
    */
   act<T extends FactType>(seeds: Seeds, type: T, subjectId: string, payload: Payloads[T]): Outcome<string> {
-    const world = this.worldOf(seeds);
-    const made = makeFact<FactType>(
+    const judge = this.judge();
+    if (!judge) return this.refused(refuse('still-loading'));
+    const world = this.worldOf(judge, seeds);
+    const made = judge.makeFact<FactType>(
       world,
       { type, subjectId, payload },
       { id: this.makeId(), at: this.now().toISOString() },
     );
     if (!made.ok) return this.refused(made);
-    return this.take(world, made.value);
+    return this.take(judge, world, made.value);
   }
 
-  private take(world: MemoryWorld, fact: Fact): Outcome<string> {
-    const outcome = applyFact(world, fact);
+  private take(judge: Judge, world: MemoryWorld, fact: Fact): Outcome<string> {
+    const outcome = judge.applyFact(world, fact);
     if (!outcome.ok) return this.refused(outcome);
     for (const { kind, id, before, after } of outcome.value) {
       this.lay(id, { kind, entity: after, version: after?.version ?? (before?.version ?? 0) + 1 });
@@ -227,8 +230,11 @@ export class ShopStore {
   }
 
   /** Enough of the shop to judge a fact: what the screen shows, and what was made here. */
-  private worldOf({ models, parcels = [], lines = [], units = [], parts = [], lostSerials = [] }: Seeds): MemoryWorld {
-    const world = new MemoryWorld(models, [this.rules]);
+  private worldOf(
+    judge: Judge,
+    { models, parcels = [], lines = [], units = [], parts = [], lostSerials = [] }: Seeds,
+  ): MemoryWorld {
+    const world = new judge.MemoryWorld(models, [this.rules]);
     const put = <K extends EntityKind>(kind: K, served: readonly Entities[K][]) => {
       for (const entity of this.madeHere(kind)) world.put(kind, entity);
       for (const entity of served) {

@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { factKinds, type FactKind } from '@/core/shop/facts';
+import type { FactKind } from '@/core/shop/facts';
 import type { HistoryQuery } from '@/core/shop/historyQuery';
 import type { HistoryFact, HistoryView } from '@/services/history/readHistory';
 import { Field } from '@/ui/base/Field';
@@ -28,7 +28,7 @@ const kindNames: Readonly<Record<FactKind, string>> = {
 
 /** What happened in the shop: by whom, where, of which kind, on which day; each line leads to its thing. */
 export function HistoryScreen({ view }: { readonly view: HistoryView }) {
-  const { query, facts, next, people, benches, today } = view;
+  const { query, facts, next, people, benches, kinds, today } = view;
   const router = useRouter();
   const ask = (change: Partial<Record<keyof HistoryQuery, string | number | undefined>>) => {
     const { before: _, ...kept } = query;
@@ -87,7 +87,7 @@ export function HistoryScreen({ view }: { readonly view: HistoryView }) {
             onChange={({ currentTarget: { value } }) => ask({ kind: value || undefined })}
           >
             <option value="">{words.everything()}</option>
-            {(Object.keys(factKinds) as FactKind[]).map((kind) => (
+            {kinds.map((kind) => (
               <option key={kind} value={kind}>
                 {kindNames[kind]}
               </option>

@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import {
   createContext,
@@ -13,8 +14,8 @@ import {
 } from 'react';
 import { flushSync } from 'react-dom';
 import { parseTag } from '@/core/shared/tags';
+import { allHere, late } from '@/ui/base/late';
 import { KeyDispatcher } from './keyDispatcher';
-import { KeysHelp } from './KeysHelp';
 import { PedalBar } from './PedalBar';
 import { KeyRegistry, type KeyBinding } from './keyRegistry';
 
@@ -32,6 +33,11 @@ export function KeyLayer({ children }: { readonly children: ReactNode }) {
   useLayoutEffect(() => registry?.openLayer(layer), [registry, layer]);
   return <LayerContext.Provider value={layer}>{children}</LayerContext.Provider>;
 }
+
+/** The list of keys is seldom asked for: it comes after the screen. */
+const loadHelp = async () => (await import('./KeysHelp')).KeysHelp;
+const KeysHelp = dynamic(loadHelp, { ssr: false });
+late(loadHelp);
 
 /** Listens once for the whole application, and shows the keys of the screen on “?”. */
 export function KeysProvider({ children }: { readonly children: ReactNode }) {
@@ -59,6 +65,9 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
         return () => clearTimeout(timer);
       },
     });
+    // Keys that came before what they do was there: pressed then, in their order.
+    const early: string[] = [];
+    let isReady = false;
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
       if (isTyping(event) && event.key !== 'Escape') return;
@@ -73,8 +82,12 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
         setExplained((before) => (before ? null : registry.live()));
         return;
       }
-      const isUsed = dispatcher.press(event.key);
-      if (isUsed) event.preventDefault();
+      if (!isReady) {
+        early.push(event.key);
+        event.preventDefault();
+        return;
+      }
+      if (dispatcher.press(event.key)) event.preventDefault();
     };
     // Some browsers press a button when space comes up, whatever became of its going down.
     const onKeyUp = (event: KeyboardEvent) => {
@@ -83,8 +96,12 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
     };
     window.addEventListener('keydown', onKey);
     window.addEventListener('keyup', onKeyUp);
-    // Before this the page is drawn but deaf; scripts and tests wait for it.
-    document.documentElement.dataset.keys = 'heard';
+    void allHere().then(() => {
+      isReady = true;
+      for (const key of early.splice(0)) dispatcher.press(key);
+      // Before this the page is drawn but deaf; scripts and tests wait for it.
+      document.documentElement.dataset.keys = 'heard';
+    });
     return () => {
       window.removeEventListener('keydown', onKey);
       window.removeEventListener('keyup', onKeyUp);

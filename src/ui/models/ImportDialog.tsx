@@ -13,7 +13,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import { DifferenceList } from './DifferenceList';
 import { ProblemList } from './ProblemList';
 import { send } from '@/ui/server/send';
@@ -76,7 +76,11 @@ export function ImportDialog({
             {words.publishedVersionNeverChangesImport()}
           </Caution>
         )}
-        {refusal && <Caution what={words.notImported()}>{sayRefusal(refusal)}</Caution>}
+        {refusal && (
+          <Caution what={words.notImported()}>
+            <Refused refusal={refusal} />
+          </Caution>
+        )}
         {model && (
           <Box display="flex" gap="10px" mt="18px">
             {preview.isPublishable && !isOld && (

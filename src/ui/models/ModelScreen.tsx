@@ -1,6 +1,7 @@
 'use client';
 import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -12,13 +13,15 @@ import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Tabs } from '@/ui/keys/Tabs';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayRefusal } from '@/words/say/sentences';
-import { ChecksTab } from './ChecksTab';
-import { GraphTab } from './GraphTab';
-import { HistoryTab } from './HistoryTab';
+import { Refused } from '@/ui/base/Refused';
 import { OrderTab } from './OrderTab';
 import { send } from '@/ui/server/send';
 import * as words from '@/words/catalogue/models';
+
+/** What is not shown first comes when its tab is opened. */
+const GraphTab = dynamic(() => import('./GraphTab').then((module) => module.GraphTab));
+const ChecksTab = dynamic(() => import('./ChecksTab').then((module) => module.ChecksTab));
+const HistoryTab = dynamic(() => import('./HistoryTab').then((module) => module.HistoryTab));
 
 const tabs = [
   { id: 'order', key: '1', label: words.teardown() },
@@ -93,7 +96,11 @@ function Doors({ model, mayWrite, mayRehearse }: Omit<ModelScreenProps, 'view'> 
   };
   return (
     <Box display="flex" flexWrap={{ base: 'wrap', md: 'nowrap' }} gap="16px" alignItems="center">
-      {refusal && <Caution what={words.noDraft()}>{sayRefusal(refusal)}</Caution>}
+      {refusal && (
+        <Caution what={words.noDraft()}>
+          <Refused refusal={refusal} />
+        </Caution>
+      )}
       <DownloadLink href={`/api/models/${model.id}`} name={words.json2({ id: model.id })} label={words.document()} />
       <DownloadLink
         href={`/api/models/${model.id}/graph`}

@@ -23,7 +23,7 @@ import { SidePanel } from '@/ui/base/SidePanel';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import { ImportDialog } from './ImportDialog';
 import { NewModelDialog } from './NewModelDialog';
 import { OfferedModels } from './OfferedModels';
@@ -293,7 +293,11 @@ function ImportButton() {
         aria-label={words.modelDocument()}
         onChange={(event) => void look(event.currentTarget.files?.[0])}
       />
-      {refusal && <Caution what={words.notRead()}>{sayRefusal(refusal)}</Caution>}
+      {refusal && (
+        <Caution what={words.notRead()}>
+          <Refused refusal={refusal} />
+        </Caution>
+      )}
       {shown && <ImportDialog {...shown} onClose={() => setShown(null)} />}
     </>
   );

@@ -11,7 +11,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import { send } from '@/ui/server/send';
 import * as words from '@/words/catalogue/models';
 import { kindNames } from '@/words/say/names';
@@ -63,7 +63,11 @@ export function NewModelDialog({
               <Input name="proofOfOff" maxLength={200} autoComplete="off" />
             </Field>
           )}
-          {refusal && <Caution what={words.notStarted()}>{sayRefusal(refusal)}</Caution>}
+          {refusal && (
+            <Caution what={words.notStarted()}>
+              <Refused refusal={refusal} />
+            </Caution>
+          )}
           <Button type="submit" look="action" size="wide">
             <KeyCap name="Enter" />
             {words.startWriting({ isBeginsDraft: begins === 'draft' ? 'yes' : 'no' })}

@@ -21,7 +21,7 @@ import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { send } from '@/ui/server/send';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import { RejectedMoves } from './RejectedMoves';
 import { StepLine } from './StepLine';
 import { useOpening } from './useOpening';
@@ -293,7 +293,11 @@ function DraftPanel({
         </Section>
       </ScrollBox>
       <Box>
-        {refusal && <Caution what={texts.noDraft()}>{sayRefusal(refusal)}</Caution>}
+        {refusal && (
+          <Caution what={texts.noDraft()}>
+            <Refused refusal={refusal} />
+          </Caution>
+        )}
         {mayDraft ? (
           <KeyButton
             keyName="d"

@@ -9,7 +9,7 @@ import { Caution } from '@/ui/base/Caution';
 import { Input } from '@/ui/base/Input';
 import { Section } from '@/ui/base/Section';
 import { send } from '@/ui/server/send';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/people';
 
 /** The benches at which people sign in: add one, give it another name, take it out of use. */
@@ -70,7 +70,13 @@ export function BenchList({ benches }: { readonly benches: readonly WorkBench[] 
           {words.addBench()}
         </Button>
       </Box>
-      <div role="alert">{refusal && <Caution what="">{sayRefusal(refusal)}</Caution>}</div>
+      <div role="alert">
+        {refusal && (
+          <Caution what="">
+            <Refused refusal={refusal} />
+          </Caution>
+        )}
+      </div>
     </Section>
   );
 }

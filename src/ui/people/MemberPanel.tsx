@@ -14,7 +14,7 @@ import { Input, Select } from '@/ui/base/Input';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { send } from '@/ui/server/send';
 import { roleMays, roleNames } from '@/words/say/names';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/people';
 import type { NewPin } from './PinSlip';
 
@@ -150,7 +150,13 @@ export function MemberPanel({
       <Box textStyle="note" color="inkMuted">
         {words.certificateSays()}
       </Box>
-      <div role="alert">{refusal && <Caution what="">{sayRefusal(refusal)}</Caution>}</div>
+      <div role="alert">
+        {refusal && (
+          <Caution what="">
+            <Refused refusal={refusal} />
+          </Caution>
+        )}
+      </div>
       <Box mt="auto" display="grid" gap="10px">
         {member && (
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">

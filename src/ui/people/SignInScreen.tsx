@@ -10,7 +10,7 @@ import { KeyCap } from '@/ui/base/KeyCap';
 import { ProductMark } from '@/ui/base/ProductMark';
 import { RowButton } from '@/ui/base/Row';
 import { forgetPages } from '@/ui/offline/keptPages';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import type { SignInView } from '@/services/people/readSignIn';
 import { roleNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/people';
@@ -161,7 +161,13 @@ export function SignInScreen({ shopName, people, benches, signIn }: SignInProps)
               <KeyCap name="Enter" />
               {words.signingIn({ isBusy: isBusy ? 'yes' : 'no' })}
             </Button>
-            <div role="alert">{refusal && <Caution what={words.notSignedIn()}>{sayRefusal(refusal)}</Caution>}</div>
+            <div role="alert">
+              {refusal && (
+                <Caution what={words.notSignedIn()}>
+                  <Refused refusal={refusal} />
+                </Caution>
+              )}
+            </div>
           </Box>
         </Box>
       </Box>

@@ -6,7 +6,7 @@ import type { PlanAim, TeardownPlan } from '@/core/teardown/plan/teardownPlan';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayRefusal } from '@/words/say/sentences';
+import { useSayRefusal } from '@/ui/base/Refused';
 import { sayDifference, sayFigures, sayPlan } from './planWords';
 import * as words from '@/words/catalogue/planner';
 
@@ -28,6 +28,7 @@ export function PlanHead({
   readonly hasCrashed: boolean;
   readonly onAgain: () => void;
 }) {
+  const say = useSayRefusal();
   return (
     <Box>
       <Headline lead={plan ? sayFigures(model, plan) : words.oneMoment()}>
@@ -38,9 +39,7 @@ export function PlanHead({
           {sayDifference(difference)}
         </Box>
       )}
-      {refusal && (
-        <Caution what={words.noPlanForThis()}>{words.lastPlanStays({ refusal: sayRefusal(refusal) })}</Caution>
-      )}
+      {refusal && <Caution what={words.noPlanForThis()}>{words.lastPlanStays({ refusal: say(refusal) })}</Caution>}
       {hasCrashed && (
         <Caution what={words.plannerStoppedWorking()}>
           {words.lastPlanStays2()}{' '}

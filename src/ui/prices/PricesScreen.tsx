@@ -20,7 +20,7 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { LeadPages } from '@/ui/line/LeadPages';
 import { ProposalTurns } from '@/ui/rules/ProposalTurns';
 import { day, money } from '@/words/format';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/prices';
 import { PriceInputs } from './PriceInputs';
 import { keyOf, usePricesDraft, type PricesLooked } from './usePricesDraft';
@@ -192,7 +192,11 @@ function Consequences({
           ))}
         </Box>
         {!looked && <Box color="inkMuted">{words.computing()}</Box>}
-        {looked?.refusal && <Caution what="">{sayRefusal(looked.refusal)}</Caution>}
+        {looked?.refusal && (
+          <Caution what="">
+            <Refused refusal={looked.refusal} />
+          </Caution>
+        )}
         {looked?.preview && <ProposalTurns preview={looked.preview} />}
       </Box>
     </Section>

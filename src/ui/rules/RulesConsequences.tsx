@@ -5,7 +5,7 @@ import { ruleFields, type RuleChange } from '@/core/rules/ruleFields';
 import { Caution } from '@/ui/base/Caution';
 import { Section } from '@/ui/base/Section';
 import { ruleName, sayRule } from '@/words/say/ruleWords';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/rules';
 import { ProposalTurns, shownTurns, sideOf } from './ProposalTurns';
 import type { Looked } from './useRulesDraft';
@@ -33,7 +33,11 @@ export function RulesConsequences({
             ))}
           </Box>
           {!looked && <Box color="inkMuted">{words.computing()}</Box>}
-          {looked?.refusal && <Caution what="">{sayRefusal(looked.refusal)}</Caution>}
+          {looked?.refusal && (
+            <Caution what="">
+              <Refused refusal={looked.refusal} />
+            </Caution>
+          )}
           {preview && (
             <>
               <ProposalTurns preview={preview} />

@@ -8,9 +8,9 @@ import { modelAmong, type Model } from '@/core/procedure/model';
 import { plainSerial } from '@/core/shared/serials';
 import { placeApart } from '@/core/shop/apart';
 import { knowledgeFor } from '@/core/triage/knowledge';
-import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import type { TriageView } from '@/services/triage/readTriage';
 import { Headline } from '@/ui/base/Headline';
+import { useLate } from '@/ui/base/late';
 import { Nothing } from '@/ui/base/Nothing';
 import { Queue } from '@/ui/base/Queue';
 import { SidePanel } from '@/ui/base/SidePanel';
@@ -23,6 +23,7 @@ import { DispositionList } from './DispositionList';
 import { IdentifyUnit } from './IdentifyUnit';
 import { MarkedDrawing } from './MarkedDrawing';
 import { QuickTests } from './QuickTests';
+import { proposer } from './proposer';
 import { useDocuments } from './useDocuments';
 import { useHold } from './useHold';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
@@ -123,12 +124,12 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   const lostOn = view.lost[plainSerial(serial)];
   const isLost = lostOn !== undefined && !unit.isOwnershipSettled;
   const rules = useHouseRules();
+  const propose = useLate(proposer);
   const proposal = useMemo(
-    () =>
-      model &&
-      proposeDisposition(model, { ...unit, isReportedLost: isLost }, knowledgeFor(view.knowledge, model.id), rules),
-    [model, unit, view, isLost, rules],
+    () => model && propose?.(model, { ...unit, isReportedLost: isLost }, knowledgeFor(view.knowledge, model.id), rules),
+    [propose, model, unit, view, isLost, rules],
   );
+  const isWeighed = !model || Boolean(proposal);
   const valued = proposal?.valued ?? [];
   const proposed: Disposition = valued[0]?.disposition ?? 'quarantine';
   const weighed = valued
@@ -188,13 +189,17 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             onPress={() => setExplained((before) => !before)}
           />
         </Box>
-        <DispositionList
-          valued={valued}
-          turn={proposal?.turn ?? null}
-          isExplained={isExplained}
-          proposed={proposed}
-          onDecide={decide}
-        />
+        {isWeighed ? (
+          <DispositionList
+            valued={valued}
+            turn={proposal?.turn ?? null}
+            isExplained={isExplained}
+            proposed={proposed}
+            onDecide={decide}
+          />
+        ) : (
+          <Box color="inkMuted">{texts.weighing()}</Box>
+        )}
         <Box mt="auto" pt="16px" pb="4px" position={{ lg: 'sticky' }} bottom="-20px" bg="sheet" data-main>
           <KeyButton
             records
@@ -207,6 +212,8 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             look="action"
             size="wide"
             w="100%"
+            // What nobody has weighed yet is not decided.
+            isEnabled={isWeighed}
             // The pedal never decides about what nobody has looked at.
             onPress={() => (model ? decide(proposed) : setIdentifying(true))}
           />

@@ -109,3 +109,4 @@ export const addNoToolZone = () => l`Add no-tool zone`;
 export const publishThisVersion = () => l`Publish this version`;
 export const whatNew = () => l`What is new?`;
 export const notPublished = () => l`Not published.`;
+export const checking = () => l`being checked`;

@@ -100,3 +100,4 @@ export const hasDoor = (d: { isSo: 'yes' | 'no' }) => l`${select(d.isSo, { "yes"
 export const lookOption = (d: { look: Text; count: Text }) => l`${d.look} (${d.count})`;
 export const noneJudged = () => l`none judged`;
 export const modelNotKnown = () => l`model not known`;
+export const weighing = () => l`Weighing the choices …`;

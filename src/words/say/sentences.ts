@@ -78,6 +78,7 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'too-often': words.tooOften,
   'database-away': words.databaseAway,
   'server-away': words.serverAway,
+  'still-loading': words.stillLoading,
   fault: words.fault,
 };
 

@@ -1,7 +1,7 @@
 'use client';
 import type { SheetState } from '@/core/entities/entities';
 import { openJoints } from '@/core/sheet/openJoints';
-import { rungNow } from '@/core/sheet/replanSheet';
+import { rungNow } from '@/core/sheet/rungNow';
 import { defaultTargets } from '@/core/sheet/sheetOf';
 import { getModelPart } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';

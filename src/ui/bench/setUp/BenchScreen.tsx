@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import type { Unit } from '@/core/entities/entities';
 import { sheetKindAt, sheetOf } from '@/core/sheet/sheetOf';
@@ -9,8 +10,10 @@ import type { Meanwhile } from '@/services/bench/readMeanwhile';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { RunSheetView } from '../RunSheetView';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
-import { SheetFinished } from '../SheetFinished';
-import { SheetSetUp } from './SheetSetUp';
+
+/** Before a sheet and after it: not loaded with one that is under way. */
+const SheetFinished = dynamic(() => import('../SheetFinished').then((module) => module.SheetFinished));
+const SheetSetUp = dynamic(() => import('./SheetSetUp').then((module) => module.SheetSetUp));
 
 /** What do I do next, and where does this screw go? */
 export function BenchScreen({

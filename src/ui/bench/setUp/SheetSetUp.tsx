@@ -11,7 +11,7 @@ import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import { BenchHeader } from '../BenchHeader';
 import type { BenchProps } from '../benchProps';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
@@ -97,7 +97,9 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
           {sheet.ok ? (
             <SheetInShort sheet={sheet.value} kind={kind} keeping={keeping} onKeep={setKeeping} />
           ) : (
-            <Caution what={words.noSheet()}>{sayRefusal(sheet.refusal)}</Caution>
+            <Caution what={words.noSheet()}>
+              <Refused refusal={sheet.refusal} />
+            </Caution>
           )}
           {mustWipe && <Caution what={words.dataFirst()}>{words.startsWipeNowOnceIn()}</Caution>}
           {kind === 'teardown' && !mustWipe && !unit.isWiped && (

@@ -4,7 +4,7 @@ import { sayOpening } from '@/words/say/saySteps';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { Box } from '@chakra-ui/react';
 import type { SheetState, Unit } from '@/core/entities/entities';
-import { rungNow } from '@/core/sheet/replanSheet';
+import { rungNow } from '@/core/sheet/rungNow';
 import { isScrew, type Joint } from '@/core/procedure/joints';
 import type { Face } from '@/core/procedure/faces';
 import type { Model } from '@/core/procedure/model';
