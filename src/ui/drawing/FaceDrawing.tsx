@@ -80,7 +80,7 @@ export function FaceDrawing({
             height={zone.heightMm}
           />
         ))}
-        <Outlines {...{ face, wanted, outParts, scale }} />
+        <Outlines {...{ face, wanted, outParts, scale }} drawnOver={[...others, ...own, ...(face.indicators ?? [])]} />
         {face.keepOut.map((zone) => (
           <g key={zone.label}>
             <rect x={zone.xMm} y={zone.yMm} width={zone.widthMm} height={zone.heightMm} fill="url(#keep-out)" />

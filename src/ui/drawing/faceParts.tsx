@@ -1,15 +1,19 @@
 import { chakra } from '@chakra-ui/react';
 import type { Mark } from '@/core/findings/mark';
-import type { Face } from '@/core/procedure/faces';
+import type { Face, Point } from '@/core/procedure/faces';
 import type { Joint } from '@/core/procedure/joints';
 import type { Operation } from '@/core/procedure/operations';
 import { findingNames } from '@/words/say/names';
 import { fieldCentre } from './fields';
+import { labelPlace } from './labelPlace';
 import { Inner, Words, Line, Dot } from './shapes';
 import * as words from '@/words/catalogue/drawing';
 
 /** Room that a letter of a drawing's lettering takes. */
 const letterPx = 7.4;
+const letteringPx = 14;
+/** How far a sign reaches from its middle. */
+const signPx = 7;
 
 export type Px = (pixels: number) => number;
 
@@ -19,21 +23,27 @@ export function Outlines({
   wanted,
   outParts,
   scale,
+  drawnOver,
 }: {
   readonly face: Face;
   readonly wanted: readonly string[];
   readonly outParts: readonly string[];
   readonly scale: number;
+  /** Middles of joints and signs that lie over the outlines: names keep clear of them. */
+  readonly drawnOver: readonly Point[];
 }) {
   return (
     <>
-      {face.outlines.map(({ label, part, isRound, xMm, yMm, widthMm, heightMm }) => {
+      {face.outlines.map((outline) => {
+        const { label, part, isRound, xMm, yMm, widthMm, heightMm } = outline;
         const state =
           part !== undefined && outParts.includes(part)
             ? 'out'
             : part !== undefined && wanted.includes(part)
               ? 'wanted'
               : 'here';
+        const name = { widthMm: (label.length * letterPx) / scale, heightMm: letteringPx / scale };
+        const place = labelPlace(outline, name, drawnOver, signPx / scale);
         return (
           <g key={label}>
             <Inner
@@ -45,7 +55,7 @@ export function Outlines({
               rx={isRound ? widthMm / 2 : 4 / scale}
             />
             {label.length * letterPx < widthMm * scale && heightMm * scale > 18 && (
-              <Words x={xMm + widthMm / 2} y={yMm + heightMm / 2} fontSize={14 / scale} tone="muted">
+              <Words x={place.xMm} y={place.yMm} fontSize={letteringPx / scale} tone="muted">
                 {state === 'out' && (label.length + 5) * letterPx < widthMm * scale ? words.out({ label }) : label}
               </Words>
             )}

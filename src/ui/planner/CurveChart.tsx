@@ -91,8 +91,8 @@ export function CurveChart({ model, plan }: { readonly model: Model; readonly pl
                 show: done === stop || (done > 0 && (curve[done]?.frees.length ?? 0) > 0),
                 formatter: label(done),
                 position: 'top',
-                // The last ones would run out at the right.
-                align: done > curve.length * 0.8 ? 'right' : 'center',
+                // The first and the last ones would run out at their side.
+                align: done > curve.length * 0.8 ? 'right' : done < curve.length * 0.2 ? 'left' : 'center',
                 distance: 8,
                 color: done === stop ? palette.action : palette.inkMuted,
                 fontWeight: done === stop ? 'bold' : 'normal',

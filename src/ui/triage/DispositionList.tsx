@@ -97,7 +97,9 @@ export function DispositionList({
               {entry ? sayTriage(entry.because) : words.modelUnknownKeepApartOr()}
               {isFirst && turn && ` ${sayTurn(turn)}`}
             </Box>
-            {isExplained && entry && entry.figures.length > 0 && <Arithmetic figures={entry.figures} />}
+            {isExplained && entry && entry.figures.length > 0 && (
+              <Arithmetic figures={entry.figures} cents={entry.cents} />
+            )}
           </Box>
         );
       })}
@@ -116,7 +118,7 @@ const sayTurn = ({ name, share, turnsAt, to }: Turn): string =>
   });
 
 /** The lines that a figure is the sum of. */
-function Arithmetic({ figures }: { readonly figures: readonly Figure[] }) {
+function Arithmetic({ figures, cents: total }: { readonly figures: readonly Figure[]; readonly cents: number }) {
   return (
     <Box as="ul" textStyle="note" mt="6px" borderTopWidth="1px" borderColor="rule" aria-label={words.arithmetic()}>
       {figures.map(({ says, cents }) => (
@@ -127,6 +129,22 @@ function Arithmetic({ figures }: { readonly figures: readonly Figure[] }) {
           </Box>
         </Box>
       ))}
+      <Box
+        as="li"
+        display="flex"
+        justifyContent="space-between"
+        gap="10px"
+        mt="2px"
+        pt="3px"
+        borderTopWidth="1px"
+        borderColor="rule"
+        fontWeight="700"
+      >
+        <span>{words.together()}</span>
+        <Box as="span" fontFamily="mono" whiteSpace="nowrap">
+          {money(total)}
+        </Box>
+      </Box>
     </Box>
   );
 }

@@ -101,3 +101,4 @@ export const lookOption = (d: { look: Text; count: Text }) => l`${d.look} (${d.c
 export const noneJudged = () => l`none judged`;
 export const modelNotKnown = () => l`model not known`;
 export const weighing = () => l`Weighing the choices …`;
+export const together = () => l`together`;
