@@ -2,6 +2,7 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   poweredByHeader: false,
+  generateBuildId: () => process.env.NEXT_PUBLIC_PLUCKY_BUILD ?? null,
   reactStrictMode: true,
   // Types are checked by ./plucky test; a newcomer's first build need not wait for them.
   typescript: { ignoreBuildErrors: true },

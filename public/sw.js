@@ -2,9 +2,12 @@
  * Keeps pages that were open here, and the files they need, so that a reload works while the server is gone. The server
  * always comes first: a kept page is shown only when it does not answer. Plain JavaScript, since a service worker is
  * served as it stands and from the root; small enough for that.
+ *
+ * Each build of the application has its own: what an older one kept is thrown away, so that no old script meets a new page.
  */
-const pagesName = 'plucky-pages-1';
-const filesName = 'plucky-files-2';
+const build = new URL(self.location.href).searchParams.get('build') ?? '';
+const pagesName = `plucky-pages-${build}`;
+const filesName = `plucky-files-${build}`;
 const mostPages = 40;
 const mostFiles = 600;
 const keptAt = 'x-kept-at';

@@ -15,7 +15,13 @@ export async function buildApplication(): Promise<void> {
   say('Building the application (about a minute) …');
   const built = await run(process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build'], {
     cwd: projectRoot,
-    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
+      // The same sources are the same build on every server.
+      NEXT_PUBLIC_PLUCKY_BUILD: stamp.slice(0, 16),
+    },
   });
   if (built.code !== 0)
     throw new Trouble(

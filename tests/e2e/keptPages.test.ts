@@ -53,3 +53,23 @@ test('every screen after every other, kept pages on: nothing is in trouble, noth
     }
   expect(troubles).toEqual([]);
 }, 120_000);
+
+test('what an older version kept is thrown away: no old script is served to a new page', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/');
+  const script = await page.evaluate(async () => {
+    const own = document.querySelector<HTMLScriptElement>('script[src^="/_next/static/"]')?.getAttribute('src') ?? '';
+    // As an older version left it: another script under the name of one of today's, and a page of its own.
+    const old = await caches.open('plucky-files-older');
+    await old.put(own, new Response('window.isOld = true', { headers: { 'content-type': 'text/javascript' } }));
+    await (await caches.open('plucky-pages-older')).put('/', new Response('old page'));
+    return own;
+  });
+  expect(script).not.toBe('');
+  await keeping(page);
+  await go(page, bench.url, '/');
+  expect(await page.evaluate(() => 'isOld' in window)).toBe(false);
+  const served = await page.evaluate(async (path) => (await fetch(path)).text(), script);
+  expect(served).not.toContain('isOld');
+  expect(await page.evaluate(async () => (await caches.keys()).filter((name) => name.endsWith('older')))).toEqual([]);
+});
