@@ -14,6 +14,7 @@ const newer = {
   isCertificateAsked: startingHouseRules.isCertificateAsked,
   shop: { address: startingHouseRules.shop.address },
   schools: asWritten,
+  missingTools: startingHouseRules.missingTools,
   gradingLimits: startingHouseRules.gradingLimits,
   fixtures: startingHouseRules.fixtures,
   selling: startingHouseRules.selling,

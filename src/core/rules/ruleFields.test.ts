@@ -15,7 +15,9 @@ const { version: _, ...rules } = startingHouseRules;
 /** Every single value of the rules by its path, found without the table. */
 function leaves(value: object, path = ''): string[] {
   return Object.entries(value).flatMap(([name, inner]: [string, unknown]) =>
-    typeof inner === 'object' && inner !== null ? leaves(inner, `${path}${name}.`) : [`${path}${name}`],
+    typeof inner === 'object' && inner !== null && !Array.isArray(inner)
+      ? leaves(inner, `${path}${name}.`)
+      : [`${path}${name}`],
   );
 }
 

@@ -31,12 +31,14 @@ export type RuleId =
   | `gradingLimits.${MeasuredAttribute}.${keyof Limits}`
   | 'screwsIn'
   | 'isRehearsalAsked'
-  | 'isCertificateAsked';
+  | 'isCertificateAsked'
+  | 'missingTools';
 
 export const ruleSections = [
   'shop',
   'schools',
   'grading',
+  'tools',
   'money',
   'times',
   'screws',
@@ -51,7 +53,9 @@ export type RuleKind =
       readonly is: 'text' | 'money' | 'share' | 'minutes' | 'number' | 'celsius' | 'millimetres';
       readonly isNullable?: true;
     }
-  | { readonly is: 'choice'; readonly among: readonly string[] };
+  | { readonly is: 'choice'; readonly among: readonly string[] }
+  /** Any of the names that the models know; written one a line. */
+  | { readonly is: 'names' };
 
 export type RuleValue = string | number | boolean | null;
 
@@ -97,6 +101,7 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'label.heightMm', section: 'shop', kind: { is: 'millimetres' } },
   ...schoolFields,
   ...limitFields,
+  { id: 'missingTools', section: 'tools', kind: { is: 'names' } },
   { id: 'labourCentsPerMinute', section: 'money', kind: money },
   { id: 'purchaseFactor', section: 'money', kind: { is: 'number' } },
   { id: 'asIsShare', section: 'money', kind: share },
@@ -137,13 +142,20 @@ function put(document: unknown, [name, ...rest]: readonly string[], value: unkno
 export function ruleValue(rules: EditableRules, id: RuleId): RuleValue {
   const value = at(rules, id.split('.'));
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value)) return value.join('\n');
   return typeof value === 'string' || typeof value === 'number' ? value : null;
 }
 
 /** The rules with one of them changed; the others are not touched. */
 export function withRule(rules: EditableRules, id: RuleId, value: RuleValue): EditableRules {
   const path = id.split('.');
-  return put(rules, path, typeof at(rules, path) === 'boolean' ? value === 'yes' : value) as EditableRules;
+  const was = at(rules, path);
+  const names = () =>
+    String(value ?? '')
+      .split('\n')
+      .filter(Boolean);
+  const kept = typeof was === 'boolean' ? value === 'yes' : Array.isArray(was) ? names() : value;
+  return put(rules, path, kept) as EditableRules;
 }
 
 export interface RuleChange {
@@ -160,7 +172,7 @@ export const ruleChanges = (before: EditableRules, after: EditableRules): readon
   });
 
 /** The numbers a rule of a kind is written in: per cent for shares, whole currency units for money. */
-export const perWritten: Readonly<Record<Exclude<RuleKind['is'], 'text' | 'choice'>, number>> = {
+export const perWritten: Readonly<Record<Exclude<RuleKind['is'], 'text' | 'choice' | 'names'>, number>> = {
   money: 100,
   share: 0.01,
   minutes: 1,
@@ -182,8 +194,9 @@ export function readRule(
 ): RuleValue | undefined {
   const trimmed = typed.trim();
   if (kind.is === 'choice') return kind.among.includes(trimmed) ? trimmed : undefined;
-  if (trimmed === '') return kind.isNullable ? null : undefined;
-  if (kind.is === 'text') return trimmed;
+  if (kind.is === 'names' && trimmed === '') return '';
+  if (trimmed === '') return 'isNullable' in kind ? null : undefined;
+  if (kind.is === 'text' || kind.is === 'names') return trimmed;
   const value = numberOf(trimmed);
   if (value === undefined || value >= 1e7) return undefined;
   if (kind.is === 'money') return Math.round(value * perWritten.money);

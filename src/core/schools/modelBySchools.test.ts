@@ -20,6 +20,9 @@ const every = Object.entries(schoolChoices).flatMap(([school, choices]) =>
   choices.map((choice) => [school as SchoolId, { ...asWritten, [school]: choice } as Schools] as const),
 );
 
+const by = (model: Model, schools: Schools, missingTools: readonly string[] = []) =>
+  modelBySchools(model, { schools, missingTools });
+
 const wantedOf = (model: Model): readonly string[] => defaultTargets(model, situationOf(model).configuration);
 
 const planBy = (model: Model, kind: 'teardown' | 'rebuild', schools: Schools, targets = wantedOf(model)) =>
@@ -35,17 +38,17 @@ describe('modelBySchools', () => {
   test.each(shippedModels.map((model) => [model.id, model] as const))('%s', (_, model) => {
     const faults = (of: Model) => checkModel(of).filter(({ severity }) => severity === 'error');
     for (const [, schools] of every) {
-      const worked = modelBySchools(model, schools);
+      const worked = by(model, schools);
       // No school makes a sound document unsound or moves an id; the second time it does nothing.
       expect(faults(worked)).toEqual(faults(model));
       expect(worked.operations.map(({ id }) => id)).toEqual(model.operations.map(({ id }) => id));
       expect(worked.joints.map(({ id }) => id)).toEqual(model.joints.map(({ id }) => id));
-      expect(modelBySchools(worked, schools)).toBe(worked);
-      expect(modelBySchools(model, schools)).toBe(worked);
+      expect(by(worked, schools)).toBe(worked);
+      expect(by(model, schools)).toBe(worked);
       // Every part that could be had can still be had, out and back.
       for (const kind of ['teardown', 'rebuild'] as const) expect(sheetBy(model, kind, schools).steps).not.toEqual([]);
     }
-    expect(modelBySchools(model, asWritten)).toBe(model);
+    expect(by(model, asWritten)).toBe(model);
     expect(modelBySchools(model)).toBe(model);
   });
 
@@ -99,23 +102,45 @@ describe('modelBySchools', () => {
 
   test('plastic where the author names plastic beside metal, in its own time; elsewhere the metal stays', () => {
     const swapped = shippedModels.flatMap((model) => {
-      const worked = modelBySchools(model, { ...asWritten, prying: 'plastic' });
+      const worked = by(model, { ...asWritten, prying: 'plastic' });
       return worked.operations.flatMap((operation, at) => {
         const before = model.operations[at] as Operation;
         if (before.tool === operation.tool) return [];
         const other = before.orTools?.find(({ tool }) => tool === operation.tool);
         expect(operation.minutes.likely).toBeCloseTo(before.minutes.likely * (other?.minutesFactor ?? 0), 9);
-        expect(operation.orTools?.map(({ tool }) => tool)).toContain(before.tool);
+        // The metal is not merely second: nothing that saves a change of tools takes it up again.
+        expect(operation.orTools?.map(({ tool }) => tool)).not.toContain(before.tool);
         return [[before.tool, operation.tool]];
       });
     });
     expect(swapped).toEqual([['Steel spatula', 'Plastic pick']]);
   });
 
+  test('a tool that the shop has not is done without where another is named, in its time; else the sheet asks for it', () => {
+    const sedge = shippedModels.find(({ id }) => id === 'marrowby-sedge-8') as Model;
+    const spatula = sedge.operations.find(({ tool }) => tool === 'Steel spatula') as Operation;
+    const [other] = spatula.orTools ?? [];
+    const at = (missing: readonly string[]) =>
+      by(sedge, asWritten, missing).operations.find(({ id }) => id === spatula.id) as Operation;
+    const lacking = at(['Steel spatula', 'No such thing']);
+    expect([lacking.tool, lacking.orTools]).toEqual([other?.tool, []]);
+    expect(lacking.minutes.likely).toBeCloseTo(spatula.minutes.likely * (other?.minutesFactor ?? 0), 9);
+    expect([at([other?.tool ?? '']).tool, at([other?.tool ?? '']).orTools]).toEqual(['Steel spatula', []]);
+    // With both missing it asks for its own.
+    expect(at(['Steel spatula', other?.tool ?? ''])).toBe(spatula);
+    for (const model of shippedModels)
+      by(model, asWritten, ['Plastic pick']).operations.forEach((operation, place) => {
+        const toolsOf = ({ tool, orTools = [] }: Operation) => [tool, ...orTools.map((each) => each.tool)];
+        const before = toolsOf(model.operations[place] as Operation);
+        const left = before.filter((tool) => tool !== 'Plastic pick');
+        expect(toolsOf(operation)).toEqual(left.length > 0 ? left : before);
+      });
+  });
+
   test('another heater warms every seam to the same surface, and is laid out', () => {
     for (const source of ['hot plate', 'hot air', 'dryer'] as const) {
       for (const model of shippedModels) {
-        const worked = modelBySchools(model, { ...asWritten, warming: source });
+        const worked = by(model, { ...asWritten, warming: source });
         worked.operations.forEach((operation, at) => {
           const before = model.operations[at] as Operation;
           expect(operation.heat?.source).toBe(before.heat && source);
@@ -138,7 +163,7 @@ describe('modelBySchools', () => {
     };
     const [written, gel, liquid] = [of('as-written'), of('tape-and-gel'), of('liquid')];
     // What is glued on this sheet, found by what another school changes.
-    const liquidly = modelBySchools(phone, { ...asWritten, gluing: 'liquid' });
+    const liquidly = by(phone, { ...asWritten, gluing: 'liquid' });
     const onSheet = new Set(sheetBy(phone, 'rebuild', asWritten).steps.map(({ operationId }) => operationId));
     const glued = phone.operations.filter((one, at) => onSheet.has(one.id) && one !== liquidly.operations[at]);
     const wait = glued.reduce((sum, { back }) => sum + (back?.wait?.minutes ?? 0), 0);
@@ -157,8 +182,8 @@ describe('modelBySchools', () => {
     };
     const torques = (of: Model) => of.joints.filter((joint) => isScrew(joint) && joint.torqueNewtonCm).length;
     const asked = (of: Model) => of.parts.filter(({ reusableIf }) => reusableIf !== undefined).length;
-    const byFeel = modelBySchools(asking, { ...asWritten, torque: 'feel' });
-    const renewed = modelBySchools(asking, { ...asWritten, usedOnce: 'renew' });
+    const byFeel = by(asking, { ...asWritten, torque: 'feel' });
+    const renewed = by(asking, { ...asWritten, usedOnce: 'renew' });
     expect([torques(byFeel), asked(byFeel)]).toEqual([0, asking.parts.length]);
     expect([torques(renewed), asked(renewed)]).toEqual([torques(asking), 0]);
   });

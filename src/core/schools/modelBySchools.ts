@@ -13,32 +13,48 @@ const made = new WeakMap<Model, Map<string, Model>>();
 /** The schools that a model is changed by; the others are asked where they decide. */
 const changing = ['batteryPlug', 'prying', 'warming', 'gluing', 'torque', 'usedOnce'] as const satisfies SchoolId[];
 
+/** What a house works by, as far as a model is changed by it. */
+export interface HouseWays {
+  readonly schools: Schools;
+  /** Tools that this shop has not. */
+  readonly missingTools: readonly string[];
+}
+
+/** As the models are written: what was begun before there were any ways to choose. */
+const unchanged: HouseWays = { schools: asWritten, missingTools: [] };
+
 /**
  * A model as this house works with it: the author's document with the house's tools, heaters, glue and order. Ids stay, so
- * a sheet that was begun reads the same. The model that comes back is its own by the same schools.
+ * a sheet that was begun reads the same. The model that comes back is its own by the same ways.
  *
- * @param schools  left out for what was begun before there were any
+ * @param ways  of the house; left out for what was begun before there were any
  */
-export function modelBySchools(model: Model, schools: Schools = asWritten): Model {
-  const key = changing.map((school) => schools[school]).join();
-  if (key === changing.map((school) => asWritten[school]).join()) return model;
+export function modelBySchools(model: Model, { schools, missingTools }: HouseWays = unchanged): Model {
+  const asked = changing.map((school) => schools[school]).join();
+  if (missingTools.length === 0 && asked === changing.map((school) => asWritten[school]).join()) return model;
+  const key = [asked, ...missingTools].join('\n');
   const known = made.get(model) ?? new Map<string, Model>();
   made.set(model, known);
   const before = known.get(key);
   if (before) return before;
-  const worked = worksBy(model, schools);
+  const worked = worksBy(model, schools, new Set(missingTools));
   known.set(key, worked);
   made.set(worked, new Map([[key, worked]]));
   return worked;
 }
 
-function worksBy(model: Model, schools: Schools): Model {
+function worksBy(model: Model, schools: Schools, missing: ReadonlySet<string>): Model {
   const kinds = new Map(model.tools?.map(({ name, kind }) => [name, kind]));
+  const isMetal = (tool: string) => metal.includes(kinds.get(tool));
+  const isPlastic = (tool: string) => kinds.get(tool) === 'plastic';
   const ordered =
     schools.batteryPlug === 'first' ? plugFirst(model, message('sheet.batteryPlugFirst')) : model.operations;
   const operations = ordered
-    .map((operation) => (schools.prying === 'plastic' ? inPlastic(operation, kinds) : operation))
     .map((operation) => warmedBy(schools.warming, operation))
+    .map((operation) =>
+      schools.prying === 'plastic' && toolsOf(operation).some(isPlastic) ? without(operation, isMetal) : operation,
+    )
+    .map((operation) => without(operation, (tool) => missing.has(tool)))
     .map((operation) => gluedAs(schools.gluing, operation));
   const joints =
     schools.torque === 'driver'
@@ -51,18 +67,20 @@ function worksBy(model: Model, schools: Schools): Model {
 
 const metal: readonly (ToolKind | undefined)[] = ['metal', 'blade'];
 
-/** The plastic tool that the author names beside a metal one, with its minutes; where there is none the metal stays. */
-function inPlastic(operation: Operation, kinds: ReadonlyMap<string, ToolKind>): Operation {
-  const { tool, orTools = [], minutes } = operation;
-  const other = orTools.find((each) => kinds.get(each.tool) === 'plastic');
-  if (!metal.includes(kinds.get(tool)) || !other) return operation;
-  const { minutesFactor } = other;
+const toolsOf = ({ tool, orTools = [] }: Operation): readonly string[] => [tool, ...orTools.map((other) => other.tool)];
+
+/** An operation without some of its tools: the first that is left does it, in its own time. Without all of them it stays. */
+function without(operation: Operation, isOut: (tool: string) => boolean): Operation {
+  const ways = [{ tool: operation.tool, minutesFactor: 1 }, ...(operation.orTools ?? [])];
+  const [first, ...others] = ways.filter(({ tool }) => !isOut(tool));
+  if (!first || others.length === ways.length - 1) return operation;
+  const { tool, minutesFactor } = first;
   return {
     ...operation,
-    tool: other.tool,
-    minutes: times(minutes, minutesFactor),
+    tool,
+    minutes: times(operation.minutes, minutesFactor),
     minutesWhen: operation.minutesWhen?.map((when) => ({ ...when, minutes: times(when.minutes, minutesFactor) })),
-    orTools: [{ tool, minutesFactor: 1 / minutesFactor }, ...orTools.filter((each) => each !== other)],
+    orTools: others.map((other) => ({ ...other, minutesFactor: other.minutesFactor / minutesFactor })),
   };
 }
 

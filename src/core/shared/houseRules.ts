@@ -68,6 +68,8 @@ export interface HouseRules {
   readonly monthlyLoss: number;
   readonly surplusShare: number;
   readonly schools: Schools;
+  /** Tools and bits that models ask for and this shop has not; by their names. */
+  readonly missingTools: readonly string[];
   readonly gradingLimits: GradingLimits;
   /** How many there are of each; null when they never run out. */
   readonly fixtures: Readonly<Record<FixtureKind, number | null>>;
@@ -80,7 +82,7 @@ export interface HouseRules {
 /** What a sheet is planned by. A sheet keeps the rules it was started with. */
 export type SheetRules = Pick<
   HouseRules,
-  'version' | 'toolChangeMinutes' | 'turnMinutes' | 'trayCups' | 'screwsIn' | 'schools'
+  'version' | 'toolChangeMinutes' | 'turnMinutes' | 'trayCups' | 'screwsIn' | 'schools' | 'missingTools'
 >;
 
 export const sheetRulesOf = ({
@@ -90,7 +92,16 @@ export const sheetRulesOf = ({
   trayCups,
   screwsIn,
   schools,
-}: HouseRules): SheetRules => ({ version, toolChangeMinutes, turnMinutes, trayCups, screwsIn, schools });
+  missingTools,
+}: HouseRules): SheetRules => ({
+  version,
+  toolChangeMinutes,
+  turnMinutes,
+  trayCups,
+  screwsIn,
+  schools,
+  missingTools,
+});
 
 /** The rules a shop begins with. */
 export const startingHouseRules: HouseRules = {
@@ -114,6 +125,7 @@ export const startingHouseRules: HouseRules = {
   monthlyLoss: 0.04,
   surplusShare: 0.25,
   schools: startingSchools,
+  missingTools: [],
   gradingLimits: startingGradingLimits,
   fixtures: { clamp: null, 'hot plate': null, charger: null, analyser: null },
   selling: { feeShare: 0, perUnitCents: 0 },

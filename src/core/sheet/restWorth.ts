@@ -35,7 +35,7 @@ export function restWorth(
   { labourCentsPerMinute }: HouseRules,
 ): RestWorth {
   const { sheet: state } = unit;
-  const model = modelBySchools(written, state.rules.schools);
+  const model = modelBySchools(written, state.rules);
   const steps = sheet.steps.filter(({ id }) => !state.doneStepIds.includes(id));
   const toFree = new Set(steps.flatMap(({ frees }) => frees));
   const ahead = model.operations.filter(({ id }) => steps.some(({ operationId }) => operationId === id));

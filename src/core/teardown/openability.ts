@@ -46,7 +46,7 @@ export interface Openability {
  * The shortest way to one part of each category, in its best order; of several parts of a category the one nearest.
  */
 export function openability(written: Model, situation: Situation, rules: HouseRules): Openability {
-  const model = modelBySchools(written, rules.schools);
+  const model = modelBySchools(written, rules);
   const { findings } = situation;
   const existing = operationsFor(model, situation);
   const isAllowed = ({ destroys = [] }: Operation) => destroys.length === 0;

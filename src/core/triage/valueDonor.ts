@@ -41,7 +41,7 @@ export interface HarvestPlan {
  * of it brings today; less the minutes of the very sheet the bench would get. Null when nothing pays.
  */
 export function planHarvest(written: Model, unit: Subject, known: Knowledge, rules: HouseRules): HarvestPlan | null {
-  const model = modelBySchools(written, rules.schools);
+  const model = modelBySchools(written, rules);
   const findings = kindsFound(unit);
   const scrap = new Set([...scrapBy(model, unit), ...neededParts(model, unit).map(({ id }) => id)]);
   const absent = new Set(model.configurations.find(({ id }) => id === unit.configuration)?.absentParts ?? []);

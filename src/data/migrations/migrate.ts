@@ -147,6 +147,17 @@ const migrations: readonly Migration[] = [
       }),
   },
   { name: '055_contacts', up: (db) => tables.contacts(db.schema) },
+  {
+    name: '056_missing_tools',
+    up: (db) => db('house_rules').update({ rules: db.raw(`json_insert(rules, '$.missingTools', json_array())`) }),
+  },
+  {
+    name: '057_missing_tools_of_sheets',
+    up: (db) =>
+      db('units')
+        .whereNotNull('sheet')
+        .update({ sheet: db.raw(`json_insert(sheet, '$.rules.missingTools', json_array())`) }),
+  },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -8,6 +8,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
+import { atFault } from '@/ui/base/atFault';
 import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/editor';
 
@@ -30,6 +31,7 @@ export function PublishDialog({
       <form onSubmit={(event) => void submit(event)}>
         <Field label={words.whatNew()}>
           <Input
+            {...atFault(refusal, 'note')}
             value={note}
             maxLength={200}
             autoFocus

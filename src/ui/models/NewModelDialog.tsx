@@ -11,6 +11,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
+import { atFault } from '@/ui/base/atFault';
 import { Refused } from '@/ui/base/Refused';
 import { send } from '@/ui/server/send';
 import * as words from '@/words/catalogue/models';
@@ -44,10 +45,10 @@ export function NewModelDialog({
       <form onSubmit={(event) => void submit(event)}>
         <Box display="grid" gap="12px">
           <Field label={words.maker()}>
-            <Input name="maker" required maxLength={40} autoFocus autoComplete="off" />
+            <Input name="maker" {...atFault(refusal, 'maker')} required maxLength={40} autoFocus autoComplete="off" />
           </Field>
           <Field label={words.name()}>
-            <Input name="name" required maxLength={60} autoComplete="off" />
+            <Input name="name" {...atFault(refusal, 'name')} required maxLength={60} autoComplete="off" />
           </Field>
           <Field label={words.kind()}>
             <Select name="kind" defaultValue="phone">
@@ -60,7 +61,7 @@ export function NewModelDialog({
           </Field>
           {begins === 'opening' && (
             <Field label={words.howSwitchedOffAndHow()}>
-              <Input name="proofOfOff" maxLength={200} autoComplete="off" />
+              <Input name="proofOfOff" {...atFault(refusal, 'proofOfOff')} maxLength={200} autoComplete="off" />
             </Field>
           )}
           {refusal && (

@@ -9,6 +9,7 @@ import { Caution } from '@/ui/base/Caution';
 import { Input } from '@/ui/base/Input';
 import { Section } from '@/ui/base/Section';
 import { send } from '@/ui/server/send';
+import { atFault } from '@/ui/base/atFault';
 import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/people';
 
@@ -57,6 +58,8 @@ export function BenchList({ benches }: { readonly benches: readonly WorkBench[] 
         }}
       >
         <Input
+          // A name that was not taken still stands here; another bench's is said below alone.
+          {...(added.trim() !== '' && atFault(refusal, 'name'))}
           aria-label={words.newBench()}
           placeholder={words.newBench()}
           w="240px"

@@ -14,6 +14,7 @@ import { Input, Select } from '@/ui/base/Input';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { send } from '@/ui/server/send';
 import { roleMays, roleNames } from '@/words/say/names';
+import { atFault } from '@/ui/base/atFault';
 import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/people';
 import type { NewPin } from './PinSlip';
@@ -93,6 +94,7 @@ export function MemberPanel({
       </Box>
       <Field label={words.name()}>
         <Input
+          {...atFault(refusal, 'name')}
           value={details.name}
           maxLength={60}
           autoComplete="off"
@@ -141,6 +143,7 @@ export function MemberPanel({
         </Field>
         <Field label={words.certificateUntil()}>
           <Input
+            {...atFault(refusal, 'certifiedUntil')}
             type="date"
             value={details.certifiedUntil ?? ''}
             onChange={({ currentTarget: { value } }) => edit({ certifiedUntil: value || null })}

@@ -84,6 +84,7 @@ function Rules({
                     fields={fields}
                     draft={draft}
                     standing={standing}
+                    names={view.tools}
                     onChange={(id, value) => change(withRule(draft, id, value))}
                   />
                 ))}

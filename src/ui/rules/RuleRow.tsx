@@ -24,10 +24,12 @@ interface RuleRowProps {
   /** What stands today. */
   readonly standing: EditableRules;
   readonly onChange: (id: RuleId, value: RuleValue) => void;
+  /** What the models name, for rules that are some of it. */
+  readonly names: readonly string[];
 }
 
 /** One row of rules: what it is called, what it changes, its values, and what they were. */
-export function RuleRow({ fields, draft, standing, onChange }: RuleRowProps) {
+export function RuleRow({ fields, draft, standing, onChange, names }: RuleRowProps) {
   const [first] = fields;
   if (!first) return null;
   const { name, says } = ruleRowWords(first);
@@ -58,6 +60,8 @@ export function RuleRow({ fields, draft, standing, onChange }: RuleRowProps) {
           {fields.map((field) =>
             field.kind.is === 'choice' ? (
               <RuleChoice key={field.id} {...{ field, draft, onChange }} />
+            ) : field.kind.is === 'names' ? (
+              <RuleNames key={field.id} {...{ field, draft, onChange, names }} />
             ) : (
               <RuleInput
                 key={field.id}
@@ -103,6 +107,33 @@ function RuleChoice({ field, draft, onChange }: FieldProps) {
           onClick={() => onChange(id, choice)}
         >
           {ruleChoiceNames[choice]}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+/** Some of the names that the models know, each pressed in or out. */
+function RuleNames({ field, draft, onChange, names }: FieldProps & Pick<RuleRowProps, 'names'>) {
+  const { id } = field;
+  const chosen = String(ruleValue(draft, id) ?? '')
+    .split('\n')
+    .filter(Boolean);
+  const all = [...new Set([...names, ...chosen])].sort((a, b) => a.localeCompare(b));
+  if (all.length === 0) return <Box color="inkMuted">{words.noToolsKnown()}</Box>;
+  const toggled = (name: string) =>
+    (chosen.includes(name) ? chosen.filter((other) => other !== name) : [...chosen, name]).sort().join('\n');
+  return (
+    <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label={ruleName(field)}>
+      {all.map((name) => (
+        <Button
+          key={name}
+          size="small"
+          look={chosen.includes(name) ? 'action' : 'quiet'}
+          aria-pressed={chosen.includes(name)}
+          onClick={() => onChange(id, toggled(name))}
+        >
+          {name}
         </Button>
       ))}
     </Box>

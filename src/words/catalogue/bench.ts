@@ -253,3 +253,5 @@ export const screwsToPlace = (d: { place: Text }) => l`to ${d.place}`;
 export const nextScrewInNcm = (d: { screw: Text }) => l`next: ${d.screw}, N·cm`;
 export const aimAt = (d: { aim: Text }) => l`aim ${d.aim}`;
 export const screwOnFace = (d: { screw: Text; face: Text }) => l`${d.screw} on ${d.face}`;
+export const toolsMissing = (d: { tools: Text }) => l`Not in this shop: ${d.tools}`;
+export const toolsMissingSays = () => l`Borrow it or take another before you begin; nothing else does this step.`;

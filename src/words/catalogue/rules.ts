@@ -150,3 +150,7 @@ export const chargers = () => l`Chargers`;
 export const analysers = () => l`Battery analysers`;
 export const fixtureSays = () => l`How many there are. A wait begins only on a free one. Empty: they never run out.`;
 export const millimetres = () => l`mm`;
+export const sectionTools = () => l`Tools and bits`;
+export const missingTools = () => l`Not in this shop`;
+export const missingToolsSays = () => l`Press what you have not got. Steps take another tool that the model names; what has no other is said before a run sheet begins.`;
+export const noToolsKnown = () => l`No model names a tool yet.`;

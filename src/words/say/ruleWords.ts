@@ -8,13 +8,14 @@ import {
   type RuleValue,
 } from '@/core/rules/ruleFields';
 import * as words from '@/words/catalogue/rules';
-import { money, number } from '@/words/format';
+import { list, money, number } from '@/words/format';
 import { writeNumber } from './readNumber';
 
 export const ruleSectionNames: Readonly<Record<RuleSection, string>> = {
   shop: words.sectionShop(),
   schools: words.sectionSchools(),
   grading: words.sectionGrading(),
+  tools: words.sectionTools(),
   money: words.sectionMoney(),
   times: words.sectionTimes(),
   screws: words.sectionScrews(),
@@ -41,6 +42,7 @@ const named: Readonly<Record<Exclude<RuleId, `gradingLimits.${string}`> | RuleRo
   'fixtures.hot plate': { name: words.hotPlates(), says: words.fixtureSays() },
   'fixtures.charger': { name: words.chargers(), says: words.fixtureSays() },
   'fixtures.analyser': { name: words.analysers(), says: words.fixtureSays() },
+  missingTools: { name: words.missingTools(), says: words.missingToolsSays() },
   labourCentsPerMinute: { name: words.labour(), says: words.labourSays() },
   purchaseFactor: { name: words.purchase(), says: words.purchaseSays() },
   asIsShare: { name: words.asIs(), says: words.asIsSays() },
@@ -113,6 +115,7 @@ export const ruleChoiceNames: Readonly<Record<string, string>> = {
 /** What stands behind the figure in its field. */
 export const ruleUnits: Readonly<Record<RuleKind['is'], string>> = {
   text: '',
+  names: '',
   choice: '',
   number: '',
   money: '',
@@ -125,7 +128,7 @@ export const ruleUnits: Readonly<Record<RuleKind['is'], string>> = {
 /** A rule's value as it is typed: without its unit, and as this shop writes numbers. */
 export function writeRule({ is }: RuleKind, value: RuleValue): string {
   if (typeof value !== 'number') return value === null ? '' : String(value);
-  if (is === 'text' || is === 'choice') return String(value);
+  if (is === 'text' || is === 'choice' || is === 'names') return String(value);
   const written = Math.round((value / perWritten[is]) * 1e4) / 1e4;
   return is === 'money' ? written.toFixed(2).replace('.', writeNumber(0.5).charAt(1)) : writeNumber(written);
 }
@@ -134,6 +137,7 @@ export function writeRule({ is }: RuleKind, value: RuleValue): string {
 export function sayRule(kind: RuleKind, value: RuleValue): string {
   if (value === null || value === '') return words.nothing();
   if (kind.is === 'choice') return ruleChoiceNames[String(value)] ?? String(value);
+  if (kind.is === 'names') return list(String(value).split('\n'));
   if (typeof value !== 'number' || kind.is === 'text') return String(value);
   if (kind.is === 'money') return money(value);
   return words.valueWithUnit({ value: number(value / perWritten[kind.is]), unit: ruleUnits[kind.is] }).trim();

@@ -39,7 +39,7 @@ export function planTeardown(
   rules: HouseRules,
   budget: OrderBudget = planBudget,
 ): Outcome<TeardownPlan> {
-  const model = modelBySchools(written, rules.schools);
+  const model = modelBySchools(written, rules);
   const { aim, findings } = request;
   const scrap = new Set(request.scrap);
   const choice: ChoiceGround = {

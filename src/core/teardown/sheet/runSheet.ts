@@ -6,7 +6,7 @@ import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
 import { placeScrews, type Cup } from '@/core/screws/placeScrews';
 import { screwGroups } from '@/core/screws/screwGroups';
-import { modelBySchools } from '@/core/schools/modelBySchools';
+import { modelBySchools, type HouseWays } from '@/core/schools/modelBySchools';
 import type { SheetRules, ScrewKeeping } from '@/core/shared/houseRules';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import { attendedMinutes, expectedMinutes } from '../attendedMinutes';
@@ -76,7 +76,7 @@ export interface SheetRequest extends Situation {
  * @refuses 'targets-unreachable'
  */
 export function planRunSheet(written: Model, request: SheetRequest, rules: SheetRules): Outcome<RunSheet> {
-  const model = modelBySchools(written, rules.schools);
+  const model = modelBySchools(written, rules);
   const { findings, targets, kept = [] } = request;
   const { standing, existing, wanted, isAllowed } = restOf(model, request);
   const chosen = chooseOperations(existing, wanted, (operation) => expectedMinutes(operation, findings), isAllowed);
@@ -169,12 +169,8 @@ function restOf(model: Model, request: SheetRequest) {
 }
 
 /** Targets that the rest of a sheet can still free, or that are out already. */
-export function reachableTargets(
-  written: Model,
-  request: SheetRequest,
-  { schools }: Pick<SheetRules, 'schools'>,
-): readonly string[] {
-  const model = modelBySchools(written, schools);
+export function reachableTargets(written: Model, request: SheetRequest, ways: HouseWays): readonly string[] {
+  const model = modelBySchools(written, ways);
   const { existing, wanted, isAllowed } = restOf(model, request);
   const can = takeable(existing.length, operationClauses(existing), (index) => isAllowed(existing[index] as Operation));
   const freed = new Set(can.flatMap((index) => existing[index]?.frees ?? []));

@@ -29,9 +29,8 @@ export function BenchScreen({
   const shop = useShop(seeds);
   const unit: Unit = shop.units[0] ?? view.unit;
   const rules = useHouseRules();
-  // A sheet keeps the schools it was begun by.
-  const { schools } = unit.sheet && !unit.sheet.isClosed ? unit.sheet.rules : rules;
-  const model = modelBySchools(view.model, schools);
+  // A sheet keeps the ways it was begun by.
+  const model = modelBySchools(view.model, unit.sheet && !unit.sheet.isClosed ? unit.sheet.rules : rules);
   const kind = sheetKindAt(unit.stage);
   const sheet = useMemo(() => (unit.sheet ? sheetOf(model, unit, unit.sheet) : null), [model, unit]);
   const { parts, ground, leads, timed, unrehearsed, lacksCertificate } = view;

@@ -52,6 +52,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
   const start = () => shop.act('sheet-started', unit.id, { kind, targets, keeping });
   const worth = targets.reduce((sum, id) => sum + (getModelPart(model, id).valueCents?.B ?? 0), 0);
   const minutes = sheet.ok ? sheet.value.minutes : { low: 0, likely: 0, high: 0 };
+  const lacked = sheet.ok ? sheet.value.tools.filter((tool) => rules.missingTools.includes(tool)) : [];
   const work = Math.round(minutes.likely * rules.labourCentsPerMinute);
 
   return (
@@ -100,6 +101,9 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
             <Caution what={words.noSheet()}>
               <Refused refusal={sheet.refusal} />
             </Caution>
+          )}
+          {lacked.length > 0 && (
+            <Caution what={words.toolsMissing({ tools: list(lacked) })}>{words.toolsMissingSays()}</Caution>
           )}
           {mustWipe && <Caution what={words.dataFirst()}>{words.startsWipeNowOnceIn()}</Caution>}
           {kind === 'teardown' && !mustWipe && !unit.isWiped && (
