@@ -208,6 +208,13 @@ export interface ContactRow {
   noted_at: Date;
 }
 
+export interface DoerRow {
+  fact_id: string;
+  person_id: string;
+  noted_by: string;
+  noted_at: Date;
+}
+
 export interface PriceRow {
   id: number;
   model_id: string;
@@ -433,6 +440,7 @@ export const columns = {
     'revoked_at',
   ] satisfies (keyof ReadKeyRow)[],
   contacts: ['kind', 'name', 'address', 'noted_by', 'noted_at'] satisfies (keyof ContactRow)[],
+  doers: ['fact_id', 'person_id', 'noted_by', 'noted_at'] satisfies (keyof DoerRow)[],
   prices: ['id', 'model_id', 'part_ref', 'cents', 'from_day', 'set_by', 'set_at'] satisfies (keyof PriceRow)[],
   shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
   bins: ['code', 'walk'] satisfies (keyof BinRow)[],

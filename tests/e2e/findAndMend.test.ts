@@ -256,3 +256,20 @@ test('what cannot be undone says what stands on it, with the way there', async (
   await press(second, 'u');
   await settled(second);
 });
+
+test('recorded under another’s sign-in: a lead says who it was, the line keeps both', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/history');
+  const line = 'li[data-fact] button[aria-label^="Correct who did it: Imke R."]';
+  await page.waitForSelector(line);
+  await page.click(line);
+  await says(page, 'The log keeps whose sign-in it was');
+  await page.$$eval('dialog button', (buttons) =>
+    buttons.find(({ textContent }) => textContent?.includes('Oskar V.'))?.click(),
+  );
+  await says(page, 'signed in as Imke R.');
+  const technician = await bench.signIn('Imke R.');
+  await go(technician, bench.url, '/history');
+  expect(await text(technician)).toContain('signed in as Imke R.');
+  expect(await technician.$('button[aria-label^="Correct who did it"]')).toBeNull();
+});

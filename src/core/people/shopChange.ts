@@ -4,6 +4,7 @@ export const shopChangeKinds = [
   'pin-renewed',
   'bench-added',
   'bench-changed',
+  'doer-corrected',
 ] as const;
 export type ShopChangeKind = (typeof shopChangeKinds)[number];
 

@@ -40,7 +40,10 @@ export function narrow<Q extends Knex.QueryBuilder>(query: Q, filter: FactFilter
         .orWhereRaw(`json_search(e.payload, 'one', ?) is not null`, [filter.partId as string]),
     );
   if (filter.unitId) query.where('e.unit_id', filter.unitId);
-  if (filter.personId) query.where('e.person_id', filter.personId);
+  if (filter.personId)
+    query.whereRaw('coalesce((select d.person_id from doers as d where d.fact_id = e.id), e.person_id) = ?', [
+      filter.personId,
+    ]);
   if (filter.bench) query.where('e.bench', filter.bench);
   if (filter.types) query.whereIn('e.type', [...filter.types]);
   if (filter.from) query.where('e.client_at', '>=', filter.from);

@@ -5,7 +5,10 @@ import { narrow, type FactFilter } from './factFilter';
 interface ListedColumns {
   readonly id: string;
   readonly position: number;
+  /** Name of who did it. */
   readonly person: string;
+  /** Name of whose sign-in it was recorded under, where that was somebody else's. */
+  readonly signedIn: string | null;
   /** Name of the bench; its id where there is no such bench any more. */
   readonly bench: string;
   readonly at: string;
@@ -33,7 +36,9 @@ type ListedRow = ListedFact & {
 /** The newest facts that answer, newest first. */
 export async function latestFacts(db: Knex, limit: number, filter: FactFilter = {}): Promise<readonly ListedFact[]> {
   const query = db('facts as e')
-    .leftJoin('people as p', 'p.id', 'e.person_id')
+    .leftJoin('doers as d', 'd.fact_id', 'e.id')
+    .joinRaw('left join people as p on p.id = coalesce(d.person_id, e.person_id)')
+    .leftJoin('people as s', 's.id', 'e.person_id')
     .leftJoin('benches as b', 'b.id', 'e.bench')
     .leftJoin('units as u', 'u.id', 'e.unit_id')
     .leftJoin('parts as t', 't.id', 'e.part_id')
@@ -56,6 +61,7 @@ export async function latestFacts(db: Knex, limit: number, filter: FactFilter = 
     .select({
       tag: db.raw('coalesce(t.tag, u.tag)'),
       person: db.raw(`coalesce(p.name, '')`),
+      signedIn: db.raw('if(d.fact_id is null, null, s.name)'),
       bench: db.raw('coalesce(b.name, e.bench)'),
     });
   const rows = (await narrow(query, filter)) as ListedRow[];

@@ -14,7 +14,8 @@ export async function lastActors(db: Knex, unitIds: readonly string[]): Promise<
   if (unitIds.length === 0) return [];
   const rows = (await db('units as u')
     .join('facts as f', 'f.id', 'u.last_fact_id')
-    .join('people as p', 'p.id', 'f.person_id')
+    .leftJoin('doers as d', 'd.fact_id', 'f.id')
+    .joinRaw('join people as p on p.id = coalesce(d.person_id, f.person_id)')
     .leftJoin('benches as b', 'b.id', 'f.bench')
     .whereIn('u.id', [...unitIds])
     .select({

@@ -158,6 +158,7 @@ const migrations: readonly Migration[] = [
         .whereNotNull('sheet')
         .update({ sheet: db.raw(`json_insert(sheet, '$.rules.missingTools', json_array())`) }),
   },
+  { name: '058_doers', up: (db) => tables.doers(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

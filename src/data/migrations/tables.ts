@@ -366,3 +366,12 @@ export const contacts = (schema: Knex.SchemaBuilder) =>
     table.specificType('noted_at', 'datetime(3)').notNullable();
     table.primary(['kind', 'name']);
   });
+
+/** Who really did what was recorded under another's sign-in. */
+export const doers = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('doers', (table) => {
+    id(table, 'fact_id').primary();
+    id(table, 'person_id').notNullable().index();
+    id(table, 'noted_by').notNullable();
+    table.specificType('noted_at', 'datetime(3)').notNullable();
+  });

@@ -101,7 +101,8 @@ export interface FactOut {
 /** Facts after a position of the log, in order. Positions have no gaps. */
 export async function factsOut(db: Knex, after: number, limit: number): Promise<readonly FactOut[]> {
   const rows = (await db('facts as f')
-    .leftJoin('people as p', 'p.id', 'f.person_id')
+    .leftJoin('doers as d', 'd.fact_id', 'f.id')
+    .joinRaw('left join people as p on p.id = coalesce(d.person_id, f.person_id)')
     .leftJoin('units as u', 'u.id', 'f.unit_id')
     .leftJoin('parts as t', 't.id', 'f.part_id')
     .where('f.position', '>', after)

@@ -43,3 +43,10 @@ export class BenchDto {
   @IsBoolean()
   isInUse!: boolean;
 }
+
+/** Who really did something. */
+export class DoerDto {
+  @IsString()
+  @Length(1, 36)
+  personId!: string;
+}

@@ -1,7 +1,9 @@
 'use client';
-import { Box } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import type { FactKind } from '@/core/shop/facts';
 import type { HistoryQuery } from '@/core/shop/historyQuery';
 import type { HistoryFact, HistoryView } from '@/services/history/readHistory';
@@ -26,8 +28,10 @@ const kindNames: Readonly<Record<FactKind, string>> = {
   mended: words.kindMended(),
 };
 
+const WhoDidIt = dynamic(() => import('./WhoDidIt').then((module) => module.WhoDidIt));
+
 /** What happened in the shop: by whom, where, of which kind, on which day; each line leads to its thing. */
-export function HistoryScreen({ view }: { readonly view: HistoryView }) {
+export function HistoryScreen({ view, mayCorrect }: { readonly view: HistoryView; readonly mayCorrect: boolean }) {
   const { query, facts, next, people, benches, kinds, today } = view;
   const router = useRouter();
   const ask = (change: Partial<Record<keyof HistoryQuery, string | number | undefined>>) => {
@@ -35,6 +39,7 @@ export function HistoryScreen({ view }: { readonly view: HistoryView }) {
     const address = historyAddress({ ...kept, ...change } as HistoryQuery);
     router.push(`/history${address && `?${address}`}`);
   };
+  const [wrong, setWrong] = useState<HistoryFact['fact'] | null>(null);
   const isAsked = Object.keys(query).length > 0;
   const days = [...new Set(facts.map(({ day }) => day))];
   return (
@@ -118,7 +123,11 @@ export function HistoryScreen({ view }: { readonly view: HistoryView }) {
               {facts
                 .filter((entry) => entry.day === day)
                 .map((entry) => (
-                  <FactLine key={entry.fact.id} entry={entry} />
+                  <FactLine
+                    key={entry.fact.id}
+                    entry={entry}
+                    onWrong={mayCorrect ? () => setWrong(entry.fact) : null}
+                  />
                 ))}
             </Box>
           </Section>
@@ -130,11 +139,19 @@ export function HistoryScreen({ view }: { readonly view: HistoryView }) {
           <KeyButton keyName=" " label={words.earlier()} look="action" onPress={() => ask({ before: next })} />
         )}
       </Box>
+      {wrong && <WhoDidIt fact={wrong} people={people} onClose={() => setWrong(null)} />}
     </Box>
   );
 }
 
-function FactLine({ entry: { fact } }: { readonly entry: HistoryFact }) {
+function FactLine({
+  entry: { fact },
+  onWrong,
+}: {
+  readonly entry: HistoryFact;
+  /** Asks who did it really; null for who may not say so. */
+  readonly onWrong: (() => void) | null;
+}) {
   const { tag, parcel } = fact;
   return (
     <Box
@@ -172,7 +189,22 @@ function FactLine({ entry: { fact } }: { readonly entry: HistoryFact }) {
         )}
       </Box>
       <Box as="span" textStyle="note" color="inkMuted" flexShrink={0} textAlign="end">
-        {fact.person}, {fact.bench}
+        {onWrong ? (
+          <chakra.button
+            type="button"
+            cursor="pointer"
+            color="action"
+            textDecoration="underline"
+            aria-label={words.correctDoer({ person: fact.person, at: clock(fact.at) })}
+            onClick={onWrong}
+          >
+            {fact.person}
+          </chakra.button>
+        ) : (
+          fact.person
+        )}
+        , {fact.bench}
+        {fact.signedIn !== null && <Box>{words.signedInAs({ name: fact.signedIn })}</Box>}
       </Box>
     </Box>
   );

@@ -78,3 +78,7 @@ export const parcelRemoved = () => l`Parcel deleted`;
 export const unitRecalled = (d: { because: Text }) => l`Back to Triage: ${d.because}`;
 export const releaseWithdrawn = () => l`Release withdrawn: back to Prove`;
 export const kindMended = () => l`corrections`;
+export const whoDidIt = () => l`Who did it?`;
+export const signInKept = () => l`The log keeps whose sign-in it was; lists, counts and exports go by who did it.`;
+export const correctDoer = (d: { person: Text; at: Text }) => l`Correct who did it: ${d.person}, ${d.at}`;
+export const signedInAs = (d: { name: Text }) => l`signed in as ${d.name}`;

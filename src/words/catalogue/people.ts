@@ -58,3 +58,5 @@ export const benchAdded = (d: { about: Text }) => l`Bench “${d.about}” was a
 export const benchChanged = (d: { about: Text }) => l`Bench “${d.about}” was changed`;
 export const productSays = () => l`From a box of used devices to parts and units for sale`;
 export const productNamed = (d: { says: Text }) => l`Plucky Parcel · ${d.says}`;
+export const doerCorrected = (d: { about: Text }) => l`What was done by ${d.about}`;
+export const fieldDoer = () => l`who did it`;

@@ -10,6 +10,7 @@ const heads: Readonly<Record<ShopChangeKind, (said: { readonly about: string }) 
   'pin-renewed': words.pinRenewed,
   'bench-added': words.benchAdded,
   'bench-changed': words.benchChanged,
+  'doer-corrected': words.doerCorrected,
 };
 
 /** What a lead changed, as a sentence. @param benchName the name of a bench by its id */
@@ -32,6 +33,7 @@ const fieldNames: Readonly<Record<string, string>> = {
   certifiedUntil: words.fieldCertificate(),
   hasLeft: words.fieldLeft(),
   isInUse: words.fieldInUse(),
+  doer: words.fieldDoer(),
 };
 
 function sayValue(field: string, value: FieldValue, benchName: (id: string) => string): string {

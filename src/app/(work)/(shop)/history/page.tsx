@@ -1,4 +1,5 @@
 import { guardPage } from '@/app/access';
+import { isAtLeastRole } from '@/core/people/roles';
 import { database } from '@/data/connection';
 import { parseHistory } from '@/dto/facts/HistoryDto';
 import { readHistory } from '@/services/history/readHistory';
@@ -13,7 +14,8 @@ interface HistoryPageProps {
 
 /** An address that asks for what there is not shows everything. */
 export default async function HistoryPage({ searchParams }: HistoryPageProps) {
-  await guardPage();
+  const { role } = await guardPage();
   const asked = parseHistory(await searchParams);
-  return <HistoryScreen view={await readHistory(database(), asked.ok ? asked.value : {}, new Date())} />;
+  const view = await readHistory(database(), asked.ok ? asked.value : {}, new Date());
+  return <HistoryScreen view={view} mayCorrect={isAtLeastRole(role, 'lead')} />;
 }
