@@ -121,7 +121,12 @@ test('the plan of a donor becomes its run sheet, and can be taken back', async (
 test('a screw that lies on the mat is told where it belongs, and what it would damage', async () => {
   const page = await bench.signIn('Sunniva T.');
   await go(page, bench.url, '/teardown');
-  const tag = await page.$eval('main li a', ({ textContent }) => textContent?.match(/U-\d+/)?.[0] ?? '');
+  // The demo's own, which was tagged before those of other tests.
+  const tag = await page.$$eval('main li', (rows) => {
+    const begun = rows.filter(({ textContent }) => textContent?.includes('next:'));
+    return begun.map(({ textContent }) => /U-\d+/.exec(textContent ?? '')?.[0] ?? '').sort()[0] ?? '';
+  });
+  expect(tag).not.toBe('');
   await go(page, bench.url, `/bench/${tag}`);
   await press(page, 's', 'w');
   await page.waitForSelector('input[aria-label="Head and length"]');

@@ -4,8 +4,7 @@ import { sumMinutes, type SheetKind } from '@/core/teardown/sheet/runSheet';
 import type { Wording } from '@/core/shared/message';
 import { sheetRulesOf, type HouseRules } from '@/core/shared/houseRules';
 import type { Unit } from '../entities/entities';
-import { defaultTargets, sheetOf } from './sheetOf';
-import { slotNeeds } from '../sale/slots';
+import { sheetOf } from './sheetOf';
 
 /** How far a unit's sheet is, or would be, and what it is for. */
 export interface SheetProgress {
@@ -16,18 +15,23 @@ export interface SheetProgress {
   readonly wanted: readonly string[];
 }
 
-/** The sheet a unit has; before it has one, the one it would get. Undefined when there is none. */
-export function sheetProgress(model: Model, unit: Unit, kind: SheetKind, rules: HouseRules): SheetProgress | undefined {
-  const faulty = new Set(
-    slotNeeds(model, unit)
-      .filter(({ isNeeded }) => isNeeded)
-      .map(({ part }) => part.id),
-  );
-  const likely =
-    kind === 'rebuild'
-      ? Object.keys(unit.assigned)
-      : defaultTargets(model, unit.configuration).filter((id) => !faulty.has(id));
-  const asked = unit.sheet && !unit.sheet.isClosed ? unit.sheet : { kind, targets: likely, rules: sheetRulesOf(rules) };
+/**
+ * The sheet a unit has; before it has one, the one it would get. Undefined when there is none.
+ *
+ * @param proposed  what a teardown of it would be begun for; asked only of a unit without a sheet
+ */
+export function sheetProgress(
+  model: Model,
+  unit: Unit,
+  kind: SheetKind,
+  rules: HouseRules,
+  proposed: () => readonly string[],
+): SheetProgress | undefined {
+  const isOpen = unit.sheet !== null && !unit.sheet.isClosed;
+  const asked =
+    unit.sheet && isOpen
+      ? unit.sheet
+      : { kind, targets: kind === 'rebuild' ? Object.keys(unit.assigned) : proposed(), rules: sheetRulesOf(rules) };
   const sheet = sheetOf(model, unit, asked);
   if (!sheet.ok) return undefined;
   const doneIds = unit.sheet?.doneStepIds ?? [];

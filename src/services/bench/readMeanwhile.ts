@@ -5,6 +5,10 @@ import { sheetKindAt } from '@/core/sheet/sheetOf';
 import { sheetProgress } from '@/core/sheet/sheetProgress';
 import type { Minutes } from '@/core/procedure/operations';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
+import { proposedTargets } from '@/core/triage/proposedTargets';
+import { shopKnowledge } from '@/core/triage/shopKnowledge';
+import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { findModel } from '@/data/models/modelRepository';
 import { unitsAt } from '@/data/units/unitRepository';
@@ -25,11 +29,12 @@ const lookedAt = 12;
  * Units to take up while one waits: those that wait for nothing themselves, first what is under way already, then what is
  * done soonest.
  */
-export async function readMeanwhile(db: Knex, waitingId: string): Promise<readonly Meanwhile[]> {
+export async function readMeanwhile(db: Knex, waitingId: string, now: Date): Promise<readonly Meanwhile[]> {
   const units = (await unitsAt(db, ['teardown', 'rebuild'])).filter(({ id, timer }) => id !== waitingId && !timer);
-  const rules = await currentRules(db);
+  const [rules, ground] = await Promise.all([currentRules(db), knowledgeGround(db, now)]);
+  const known = shopKnowledge(ground, rules);
   const looked = [...units].sort((a, b) => doneOf(b) - doneOf(a)).slice(0, lookedAt);
-  const found = await Promise.all(looked.map((unit) => summarise(db, unit, rules)));
+  const found = await Promise.all(looked.map((unit) => summarise(db, unit, known, rules)));
   return found
     .filter((entry) => entry !== undefined)
     .sort((a, b) => b.done - a.done || a.minutes.likely - b.minutes.likely)
@@ -42,11 +47,15 @@ const doneOf = ({ sheet }: Unit): number => (sheet && !sheet.isClosed ? sheet.do
 async function summarise(
   db: Knex,
   unit: Unit,
+  known: ShopKnowledge,
   rules: HouseRules,
 ): Promise<(Meanwhile & { readonly done: number }) | undefined> {
   const kind = sheetKindAt(unit.stage);
   const model = unit.modelId && unit.modelVersion !== null && (await findModel(db, unit.modelId, unit.modelVersion));
-  const progress = kind && model && sheetProgress(model, unit, kind, rules);
+  const progress =
+    kind &&
+    model &&
+    sheetProgress(model, unit, kind, rules, () => proposedTargets(model, unit, knowledgeFor(known, model.id), rules));
   if (!progress) return undefined;
   const { next, minutesLeft: minutes, done } = progress;
   return { tag: unit.tag, modelName: `${model.maker} ${model.name}`, next, minutes, done };

@@ -1,10 +1,14 @@
 import type { Knex } from 'knex';
 import type { Unit } from '@/core/entities/entities';
+import { modelAmong } from '@/core/procedure/model';
 import { sheetProgress, type SheetProgress } from '@/core/sheet/sheetProgress';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
-import type { HouseRules } from '@/core/shared/houseRules';
+import { knowledgeFor } from '@/core/triage/knowledge';
+import { proposedTargets } from '@/core/triage/proposedTargets';
+import { shopKnowledge } from '@/core/triage/shopKnowledge';
 import { currentRules } from '@/data/rules/houseRulesRepository';
-import { findModel } from '@/data/models/modelRepository';
+import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import { unitsAt } from '@/data/units/unitRepository';
 
 /** A unit that waits for the bench, or lies on it. */
@@ -14,17 +18,19 @@ export interface SheetSummary extends SheetProgress {
 }
 
 /** Units of one leg of the line with how much work is left in each; what waits on a fixture comes last. */
-export async function readSheets(db: Knex, kind: SheetKind): Promise<readonly SheetSummary[]> {
-  const [units, rules] = await Promise.all([unitsAt(db, [kind]), currentRules(db)]);
-  const summaries = await Promise.all(units.map((unit) => summarise(db, unit, kind, rules)));
-  return summaries
-    .filter((summary) => summary !== undefined)
+export async function readSheets(db: Knex, kind: SheetKind, now: Date): Promise<readonly SheetSummary[]> {
+  const [units, rules, ground] = await Promise.all([unitsAt(db, [kind]), currentRules(db), knowledgeGround(db, now)]);
+  const models = await modelsOfUnits(db, units, now);
+  const known = shopKnowledge(ground, rules);
+  return units
+    .flatMap((unit): SheetSummary[] => {
+      const model = modelAmong(models, unit);
+      const progress =
+        model &&
+        sheetProgress(model, unit, kind, rules, () =>
+          proposedTargets(model, unit, knowledgeFor(known, model.id), rules),
+        );
+      return progress && model ? [{ ...progress, unit, modelName: `${model.maker} ${model.name}` }] : [];
+    })
     .sort((a, b) => Number(a.unit.timer !== null) - Number(b.unit.timer !== null) || b.done - a.done);
-}
-
-async function summarise(db: Knex, unit: Unit, kind: SheetKind, rules: HouseRules): Promise<SheetSummary | undefined> {
-  const model =
-    unit.modelId && unit.modelVersion !== null ? await findModel(db, unit.modelId, unit.modelVersion) : undefined;
-  const progress = model && sheetProgress(model, unit, kind, rules);
-  return progress && model && { ...progress, unit, modelName: `${model.maker} ${model.name}` };
 }

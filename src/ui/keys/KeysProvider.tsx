@@ -1,7 +1,7 @@
 'use client';
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import {
+  type ComponentProps,
   createContext,
   useCallback,
   useContext,
@@ -14,7 +14,7 @@ import {
 } from 'react';
 import { flushSync } from 'react-dom';
 import { parseTag } from '@/core/shared/tags';
-import { allHere, late } from '@/ui/base/late';
+import { allHere, late, useLate } from '@/ui/base/late';
 import { KeyDispatcher } from './keyDispatcher';
 import { PedalBar } from './PedalBar';
 import { KeyRegistry, type KeyBinding } from './keyRegistry';
@@ -34,15 +34,17 @@ export function KeyLayer({ children }: { readonly children: ReactNode }) {
   return <LayerContext.Provider value={layer}>{children}</LayerContext.Provider>;
 }
 
-/** The list of keys is seldom asked for: it comes after the screen. */
-const loadHelp = async () => (await import('./KeysHelp')).KeysHelp;
-const KeysHelp = dynamic(loadHelp, { ssr: false });
-late(loadHelp);
+/** The list of keys is seldom asked for: it comes after the screen, and before the first key is heard. */
+const help = late(async () => {
+  const { KeysHelp } = await import('./KeysHelp');
+  return (given: ComponentProps<typeof KeysHelp>) => <KeysHelp {...given} />;
+});
 
 /** Listens once for the whole application, and shows the keys of the screen on “?”. */
 export function KeysProvider({ children }: { readonly children: ReactNode }) {
   const router = useRouter();
   const [registry] = useState(() => new KeyRegistry());
+  const drawHelp = useLate(help);
   const [explained, setExplained] = useState<readonly KeyBinding[] | null>(null);
 
   const takeScanned = useCallback<TakeScanned>(
@@ -114,9 +116,7 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
       <PedalBar registry={registry} />
       {explained && (
         <LayerContext.Provider value={aboveAll}>
-          <KeyLayer>
-            <KeysHelp bindings={explained} onClose={() => setExplained(null)} />
-          </KeyLayer>
+          <KeyLayer>{drawHelp?.({ bindings: explained, onClose: () => setExplained(null) })}</KeyLayer>
         </LayerContext.Provider>
       )}
     </RegistryContext.Provider>

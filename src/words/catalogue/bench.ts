@@ -255,3 +255,6 @@ export const aimAt = (d: { aim: Text }) => l`aim ${d.aim}`;
 export const screwOnFace = (d: { screw: Text; face: Text }) => l`${d.screw} on ${d.face}`;
 export const toolsMissing = (d: { tools: Text }) => l`Not in this shop: ${d.tools}`;
 export const toolsMissingSays = () => l`Borrow it or take another before you begin; nothing else does this step.`;
+export const takeAll = (d: { isAll: 'yes' | 'no' }) => l`${select(d.isAll, { "yes": l`As proposed`, "other": l`Everything of value` })}`;
+export const nothingProposed = () => l`Nothing is wanted`;
+export const nothingProposedSays = () => l`By the house rules no part of it is worth the work. Pick parts anyway, or take it back to Triage from its page.`;

@@ -9,7 +9,7 @@ import { rowKeys } from '@/ui/keys/rowKeys';
 import * as words from '@/words/catalogue/bench';
 import { money } from '@/words/format';
 
-const keys = rowKeys('kpu');
+const keys = rowKeys('akpu');
 
 /** The parts a donor could give, each to be wanted or left in it. */
 export function WantedParts({

@@ -33,9 +33,9 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
     [model, unit],
   );
   const offered = kind === 'rebuild' ? Object.keys(unit.assigned) : defaultTargets(model, unit.configuration);
-  const [targets, setTargets] = useState<readonly string[]>(
-    offered.filter((id) => kind === 'rebuild' || proposed.includes(id)),
-  );
+  const likely = offered.filter((id) => kind === 'rebuild' || proposed.includes(id));
+  const [targets, setTargets] = useState<readonly string[]>(likely);
+  const isAll = targets.length === offered.length;
   const rules = useHouseRules();
   const [keeping, setKeeping] = useState(rules.screwsIn);
   const sheet = useMemo(
@@ -102,6 +102,11 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
               <Refused refusal={sheet.refusal} />
             </Caution>
           )}
+          {kind === 'teardown' && targets.length === 0 && (
+            <Caution tone="waiting" what={words.nothingProposed()}>
+              {words.nothingProposedSays()}
+            </Caution>
+          )}
           {lacked.length > 0 && (
             <Caution what={words.toolsMissing({ tools: list(lacked) })}>{words.toolsMissingSays()}</Caution>
           )}
@@ -130,6 +135,13 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
                 size="wide"
                 isEnabled={sheet.ok && targets.length > 0}
                 onPress={() => void start()}
+              />
+            )}
+            {kind === 'teardown' && (
+              <KeyButton
+                keyName="a"
+                label={words.takeAll({ isAll: isAll ? 'yes' : 'no' })}
+                onPress={() => setTargets(isAll ? likely : offered)}
               />
             )}
             {kind === 'teardown' && (

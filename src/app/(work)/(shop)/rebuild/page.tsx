@@ -8,5 +8,5 @@ export const metadata = { title: words.rebuildPluckyParcel() };
 
 export default async function RebuildPage() {
   await guardPage();
-  return <SheetsScreen kind="rebuild" sheets={await readSheets(database(), 'rebuild')} />;
+  return <SheetsScreen kind="rebuild" sheets={await readSheets(database(), 'rebuild', new Date())} />;
 }

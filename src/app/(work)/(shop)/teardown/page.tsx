@@ -8,5 +8,5 @@ export const metadata = { title: words.teardownPluckyParcel() };
 
 export default async function TeardownPage() {
   await guardPage();
-  return <SheetsScreen kind="teardown" sheets={await readSheets(database(), 'teardown')} />;
+  return <SheetsScreen kind="teardown" sheets={await readSheets(database(), 'teardown', new Date())} />;
 }

@@ -13,6 +13,6 @@ export default async function BenchPage({ params }: { readonly params: Promise<{
   const tag = decodeURIComponent((await params).unit);
   const view = await readBench(database(), tag, person.id, new Date());
   if (!view) return <UnknownTag tag={tag} />;
-  const meanwhile = view.unit.timer ? await readMeanwhile(database(), view.unit.id) : [];
+  const meanwhile = view.unit.timer ? await readMeanwhile(database(), view.unit.id, new Date()) : [];
   return <BenchScreen key={view.unit.id} view={view} meanwhile={meanwhile} person={person} />;
 }
