@@ -46,8 +46,8 @@ const shots: readonly Shot[] = [
   {
     name: 'rules',
     path: () => '/rules',
-    types: { field: 'A minute of work', text: '1.40' },
-    says: 'the units at Triage are worth',
+    types: { field: 'Capacity of a battery, grade B', text: '92' },
+    says: 'on the shelf',
   },
   { name: 'models', path: () => '/models' },
   { name: 'model', path: () => '/models/marrowby-slate-quay', keys: Array.from({ length: 8 }, () => 'ArrowDown') },
@@ -56,7 +56,7 @@ const shots: readonly Shot[] = [
     path: () => `/models/drafts/${demoDraftId}`,
     keys: ['ArrowDown', 'ArrowDown', 'ArrowDown', 'Enter'],
   },
-  { name: 'planner', path: () => '/models/marrowby-slate-quay/plan' },
+  { name: 'planner', path: () => '/models/marrowby-slate-quay/plan', says: 'after labour' },
   { name: 'rehearsal', path: () => '/models/marrowby-slate-quay/rehearse', keys: ['1'] },
   { name: 'first-opening', path: () => `/models/opening/${demoOpeningId}` },
 ];
