@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { Bench, go, press, says, settled, text } from '../support/e2e';
+import { Bench, go, press, says, settled, text, valueOf, write } from '../support/e2e';
 
 let bench: Bench;
 beforeAll(async () => {
@@ -11,12 +11,6 @@ beforeAll(async () => {
 afterEach(() => bench.leave());
 afterAll(() => bench.close());
 
-const field = (name: string) => `input[aria-label="${name}"]`;
-async function write(page: Page, name: string, value: string): Promise<void> {
-  await page.$eval(field(name), (input) => (input as HTMLInputElement).select());
-  await page.type(field(name), value);
-}
-const valueOf = (page: Page, name: string) => page.$eval(field(name), (input) => (input as HTMLInputElement).value);
 const version = async (page: Page) => Number(/Version (\d+), since/.exec(await text(page))?.[1]);
 
 test('a lead changes a rule: what would change is said first, then it is saved, and it can be taken back', async () => {

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { Bench, go, press, says, settled, text } from '../support/e2e';
+import { Bench, go, press, says, settled, text, valueOf, write } from '../support/e2e';
 
 let bench: Bench;
 beforeAll(async () => {
@@ -8,12 +8,6 @@ beforeAll(async () => {
 afterEach(() => bench.leave());
 afterAll(() => bench.close());
 
-const field = (name: string) => `input[aria-label="${name}"]`;
-async function write(page: Page, name: string, value: string): Promise<void> {
-  await page.$eval(field(name), (input) => (input as HTMLInputElement).select());
-  await page.type(field(name), value);
-}
-const valueOf = (page: Page, name: string) => page.$eval(field(name), (input) => (input as HTMLInputElement).value);
 const lantern = '/prices?model=oddkin-lantern-5';
 const unitAt = (grade: string) => `Lantern 5, price at grade ${grade}`;
 

@@ -116,3 +116,15 @@ export async function says(page: Page, words: string | RegExp, timeout = 8000): 
 }
 
 export { settled };
+
+/** A field by its name. */
+const fieldOf = (name: string) => `input[aria-label="${name}"]`;
+
+/** Writes into a field what stands in it from now on. */
+export async function write(page: Page, name: string, value: string): Promise<void> {
+  await page.$eval(fieldOf(name), (input) => (input as HTMLInputElement).select());
+  await page.type(fieldOf(name), value);
+}
+
+export const valueOf = (page: Page, name: string): Promise<string> =>
+  page.$eval(fieldOf(name), (input) => (input as HTMLInputElement).value);

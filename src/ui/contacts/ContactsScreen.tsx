@@ -2,14 +2,16 @@
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import type { Contact, ContactKind, Dealings } from '@/core/contacts/contacts';
+import type { Contact, Dealings } from '@/core/contacts/contacts';
 import type { Refusal } from '@/core/shared/outcome';
+import { AddByName } from '@/ui/base/AddByName';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Input } from '@/ui/base/Input';
 import { Nothing } from '@/ui/base/Nothing';
 import { Section } from '@/ui/base/Section';
+import { SettingRow } from '@/ui/base/SettingRow';
 import { LeadPages } from '@/ui/line/LeadPages';
 import { send } from '@/ui/server/send';
 import { day } from '@/words/format';
@@ -60,7 +62,12 @@ export function ContactsScreen({ contacts }: { readonly contacts: readonly Deali
                 />
               ))}
             </ul>
-            <NewContact {...{ kind, newName, add, isBusy }} onAdd={save} />
+            <AddByName
+              {...{ add, isBusy, refusal }}
+              label={newName}
+              most={80}
+              onAdd={(name, then) => save({ kind, name, address: null }, then)}
+            />
           </Section>
         );
       })}
@@ -81,86 +88,35 @@ function ContactRow({
   const plain = typed.trim() || null;
   const dealings = { lots, units, lastOn: lastOn === null ? '' : day(lastOn) };
   return (
-    <Box
-      as="li"
-      display="grid"
-      gridTemplateColumns={{ base: 'minmax(0, 1fr)', md: '300px minmax(0, 1fr) auto' }}
-      gap={{ base: '6px', md: '14px' }}
-      alignItems="center"
-      py="8px"
-      borderBottomWidth="1px"
-      borderColor="rule"
+    <SettingRow
+      name={name}
+      says={kind === 'supplier' ? words.supplierDealings(dealings) : words.customerDealings(dealings)}
+      nameWidth="300px"
     >
-      <Box>
-        <Box fontWeight="600">{name}</Box>
-        <Box textStyle="caption" color="inkMuted">
-          {kind === 'supplier' ? words.supplierDealings(dealings) : words.customerDealings(dealings)}
-        </Box>
+      <Box display="flex" gap="12px">
+        <Input
+          aria-label={words.addressOf({ name })}
+          placeholder={words.noAddress()}
+          maxLength={200}
+          autoComplete="off"
+          value={typed}
+          onChange={({ currentTarget: { value } }) => setTyped(value)}
+          onKeyDown={({ key, currentTarget }) => {
+            if (key === 'Enter' && plain !== address) onSave(plain);
+            if (key === 'Escape') setTyped(address ?? '');
+            if (key === 'Enter' || key === 'Escape') currentTarget.blur();
+          }}
+        />
+        <Button
+          size="small"
+          look={plain !== address ? 'action' : 'quiet'}
+          disabled={isBusy || plain === address}
+          aria-label={words.saveAddressOf({ name })}
+          onClick={() => onSave(plain)}
+        >
+          {words.saveAddress()}
+        </Button>
       </Box>
-      <Input
-        aria-label={words.addressOf({ name })}
-        placeholder={words.noAddress()}
-        maxLength={200}
-        autoComplete="off"
-        value={typed}
-        onChange={({ currentTarget: { value } }) => setTyped(value)}
-        onKeyDown={({ key, currentTarget }) => {
-          if (key === 'Enter' && plain !== address) onSave(plain);
-          if (key === 'Escape') setTyped(address ?? '');
-          if (key === 'Enter' || key === 'Escape') currentTarget.blur();
-        }}
-      />
-      <Button
-        size="small"
-        look={plain !== address ? 'action' : 'quiet'}
-        disabled={isBusy || plain === address}
-        aria-label={words.saveAddressOf({ name })}
-        onClick={() => onSave(plain)}
-      >
-        {words.saveAddress()}
-      </Button>
-    </Box>
-  );
-}
-
-function NewContact({
-  kind,
-  newName,
-  add,
-  isBusy,
-  onAdd,
-}: {
-  readonly kind: ContactKind;
-  readonly newName: string;
-  readonly add: string;
-  readonly isBusy: boolean;
-  readonly onAdd: (contact: Contact, then: () => void) => void;
-}) {
-  const [name, setName] = useState('');
-  return (
-    <Box
-      as="form"
-      display="flex"
-      gap="10px"
-      py="10px"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (name.trim() !== '') onAdd({ kind, name, address: null }, () => setName(''));
-      }}
-    >
-      <Input
-        aria-label={newName}
-        placeholder={newName}
-        w="260px"
-        maxLength={80}
-        autoComplete="off"
-        value={name}
-        onChange={({ currentTarget: { value } }) => setName(value)}
-        onKeyDown={({ key, currentTarget }) => key === 'Escape' && currentTarget.blur()}
-      />
-      <Button type="submit" disabled={name.trim() === '' || isBusy}>
-        {add}
-      </Button>
-    </Box>
+    </SettingRow>
   );
 }

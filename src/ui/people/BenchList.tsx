@@ -4,12 +4,12 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { WorkBench } from '@/core/people/benches';
 import type { Refusal } from '@/core/shared/outcome';
+import { AddByName } from '@/ui/base/AddByName';
 import { Button } from '@/ui/base/Button';
 import { Caution } from '@/ui/base/Caution';
 import { Input } from '@/ui/base/Input';
 import { Section } from '@/ui/base/Section';
 import { send } from '@/ui/server/send';
-import { atFault } from '@/ui/base/atFault';
 import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/people';
 
@@ -17,7 +17,6 @@ import * as words from '@/words/catalogue/people';
 export function BenchList({ benches }: { readonly benches: readonly WorkBench[] }) {
   const router = useRouter();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const [added, setAdded] = useState('');
   const [isBusy, start] = useTransition();
   const put = (id: string | null, bench: Omit<WorkBench, 'id'>, then = () => {}) =>
     start(async () => {
@@ -47,32 +46,14 @@ export function BenchList({ benches }: { readonly benches: readonly WorkBench[] 
           />
         ))}
       </ul>
-      <Box
-        as="form"
-        display="flex"
-        gap="10px"
-        py="10px"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (added.trim() !== '') put(null, { name: added, isInUse: true }, () => setAdded(''));
-        }}
-      >
-        <Input
-          // A name that was not taken still stands here; another bench's is said below alone.
-          {...(added.trim() !== '' && atFault(refusal, 'name'))}
-          aria-label={words.newBench()}
-          placeholder={words.newBench()}
-          w="240px"
-          maxLength={40}
-          autoComplete="off"
-          value={added}
-          onChange={({ currentTarget: { value } }) => setAdded(value)}
-          onKeyDown={({ key, currentTarget }) => key === 'Escape' && currentTarget.blur()}
-        />
-        <Button type="submit" disabled={added.trim() === '' || isBusy}>
-          {words.addBench()}
-        </Button>
-      </Box>
+      <AddByName
+        label={words.newBench()}
+        add={words.addBench()}
+        most={40}
+        isBusy={isBusy}
+        refusal={refusal}
+        onAdd={(name, then) => put(null, { name, isInUse: true }, then)}
+      />
       <div role="alert">
         {refusal && (
           <Caution what="">

@@ -14,6 +14,7 @@ import { Input } from '@/ui/base/Input';
 import { Nothing } from '@/ui/base/Nothing';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
+import { SettingRow } from '@/ui/base/SettingRow';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { useShopStore } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -23,7 +24,9 @@ import { day, money } from '@/words/format';
 import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/prices';
 import { PriceInputs } from './PriceInputs';
-import { keyOf, usePricesDraft, type PricesLooked } from './usePricesDraft';
+import type { ProposalsPreview } from '@/core/rules/previewRules';
+import type { LookedAt } from '@/ui/server/useLookedAt';
+import { keyOf, usePricesDraft } from './usePricesDraft';
 
 /** What the shop takes for units and reckons parts at: from which day, and what would change, before it is saved. */
 export function PricesScreen({ view }: { readonly view: PricesView }) {
@@ -132,31 +135,16 @@ function PriceRow({
   readonly isChanged: boolean;
   readonly onChange: (cents: GradeCents) => void;
 }) {
+  const standing = thing.since === null ? words.asTheModelSays() : words.since({ day: day(thing.since) });
   return (
-    <Box
-      as="li"
-      display="grid"
-      gridTemplateColumns={{ base: 'minmax(0, 1fr)', md: '220px minmax(0, 1fr)' }}
-      gap={{ base: '6px', md: '18px' }}
-      alignItems="center"
-      py="9px"
-      px="14px"
-      mx="-14px"
-      borderBottomWidth="1px"
-      borderColor="rule"
-      bg={isChanged ? 'actionSoft' : undefined}
+    <SettingRow
+      name={thing.partRef === null ? words.theUnit({ name: thing.name }) : thing.name}
+      says={isChanged ? `${standing} · ${words.was({ cents: sayCents(thing.cents) })}` : standing}
+      isChanged={isChanged}
+      nameWidth="220px"
     >
-      <Box>
-        <Box fontWeight={thing.partRef === null ? '700' : '600'}>
-          {thing.partRef === null ? words.theUnit({ name: thing.name }) : thing.name}
-        </Box>
-        <Box textStyle="caption" color="inkMuted">
-          {thing.since === null ? words.asTheModelSays() : words.since({ day: day(thing.since) })}
-          {isChanged && ` · ${words.was({ cents: sayCents(thing.cents) })}`}
-        </Box>
-      </Box>
       <PriceInputs name={thing.name} cents={cents} onChange={onChange} />
-    </Box>
+    </SettingRow>
   );
 }
 
@@ -171,7 +159,7 @@ function Consequences({
 }: {
   readonly changed: readonly PricedThing[];
   readonly draft: Readonly<Record<string, GradeCents>>;
-  readonly looked: PricesLooked | null;
+  readonly looked: LookedAt<ProposalsPreview> | null;
 }) {
   if (changed.length === 0)
     return (

@@ -12,6 +12,7 @@ import {
 } from '@/core/rules/ruleFields';
 import { Button } from '@/ui/base/Button';
 import { Input } from '@/ui/base/Input';
+import { SettingRow } from '@/ui/base/SettingRow';
 import { currencySign } from '@/words/format';
 import { ruleChoiceNames, ruleName, ruleRowWords, ruleUnits, sayRule, writeRule } from '@/words/say/ruleWords';
 import { readNumber } from '@/words/say/readNumber';
@@ -36,25 +37,7 @@ export function RuleRow({ fields, draft, standing, onChange, names }: RuleRowPro
   const changed = fields.filter(({ id }) => ruleValue(draft, id) !== ruleValue(standing, id));
   const isOutOfOrder = first.row === `gradingLimits.${unusableLimits(draft.gradingLimits)}`;
   return (
-    <Box
-      as="li"
-      display="grid"
-      gridTemplateColumns={{ base: 'minmax(0, 1fr)', md: '250px minmax(0, 1fr)' }}
-      gap={{ base: '6px', md: '18px' }}
-      alignItems="center"
-      py="10px"
-      px="14px"
-      mx="-14px"
-      borderBottomWidth="1px"
-      borderColor="rule"
-      bg={changed.length > 0 ? 'actionSoft' : undefined}
-    >
-      <Box>
-        <Box fontWeight="600">{name}</Box>
-        <Box textStyle="caption" color="inkMuted">
-          {says}
-        </Box>
-      </Box>
+    <SettingRow name={name} says={says} isChanged={changed.length > 0}>
       <Box>
         <Box display="flex" gap="12px" alignItems="center" flexWrap="wrap">
           {fields.map((field) =>
@@ -85,7 +68,7 @@ export function RuleRow({ fields, draft, standing, onChange, names }: RuleRowPro
           </Box>
         )}
       </Box>
-    </Box>
+    </SettingRow>
   );
 }
 

@@ -8,7 +8,7 @@ import { ruleName, sayRule } from '@/words/say/ruleWords';
 import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/rules';
 import { ProposalTurns, shownTurns, sideOf } from './ProposalTurns';
-import type { Looked } from './useRulesDraft';
+import type { LookedAt } from '@/ui/server/useLookedAt';
 
 /** What is about to change, and what would change by it: said before anything is saved. */
 export function RulesConsequences({
@@ -16,7 +16,7 @@ export function RulesConsequences({
   looked,
 }: {
   readonly changes: readonly RuleChange[];
-  readonly looked: Looked | null;
+  readonly looked: LookedAt<RulesPreview> | null;
 }) {
   const preview = looked?.preview;
   return (
