@@ -1,6 +1,7 @@
 import type { SheetState, Unit } from '@/core/entities/entities';
 import { replanSheet } from '@/core/sheet/replanSheet';
-import { defaultTargets, freedByStep, nextStep, sheetOf } from '@/core/sheet/sheetOf';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { defaultTargets, freedByStep, nextStep } from '@/core/sheet/sheetSteps';
 import { slotNeeds } from '@/core/sale/slots';
 import type { DefectCode, Disposition } from '@/core/entities/stages';
 import { rankForSlot } from '@/core/matching/rankForSlot';

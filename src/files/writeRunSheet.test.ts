@@ -1,7 +1,8 @@
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { shippedModels } from '../../tests/support/models';
 import { picturesOf, readCode } from '../../tests/support/readCode';
-import { defaultTargets, sheetOf } from '@/core/sheet/sheetOf';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { defaultTargets } from '@/core/sheet/sheetSteps';
 import type { Model } from '@/core/procedure/model';
 import { writeRunSheet, type PrintedSheet } from './writeRunSheet';
 

@@ -1,14 +1,7 @@
 import { replanSheet } from '@/core/sheet/replanSheet';
 import { rungNow } from '@/core/sheet/rungNow';
-import {
-  defaultTargets,
-  freedByStep,
-  nextStep,
-  partsToTag,
-  sheetKindAt,
-  sheetOf,
-  stepEndedBy,
-} from '@/core/sheet/sheetOf';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { defaultTargets, freedByStep, nextStep, partsToTag, sheetKindAt, stepEndedBy } from '@/core/sheet/sheetSteps';
 import { fitsSlot, slotNeeds } from '@/core/sale/slots';
 import { defectCodes, dispositions, letGoCauses, screwTroubles, skipCauses } from '@/core/entities/stages';
 import type { Part, Unit } from '@/core/entities/entities';

@@ -2,7 +2,7 @@ import { say } from '@/words/catalogue/core/today';
 import { TestBench } from '../../../tests/support/bench';
 import { shippedModels } from '../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
-import { defaultTargets } from '@/core/sheet/sheetOf';
+import { defaultTargets } from '@/core/sheet/sheetSteps';
 import { planToday } from './planToday';
 import { slowestStage } from './slowestStage';
 

@@ -1,5 +1,6 @@
 import type { Unit } from '@/core/entities/entities';
-import { nextStep, sheetOf } from '@/core/sheet/sheetOf';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { nextStep } from '@/core/sheet/sheetSteps';
 import { slotNeeds } from '@/core/sale/slots';
 import type { LineStage } from '@/core/entities/stages';
 import { modelAmong, type Model } from '@/core/procedure/model';

@@ -6,7 +6,7 @@ import type { Operation } from '@/core/procedure/operations';
 import { isReady, operationsFor } from '@/core/procedure/situation';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { planRunSheet } from '@/core/teardown/sheet/runSheet';
-import { defaultTargets } from '@/core/sheet/sheetOf';
+import { defaultTargets } from '@/core/sheet/sheetSteps';
 import { modelBySchools } from './modelBySchools';
 import { asWritten, schoolChoices, startingSchools, type SchoolId, type Schools } from '@/core/shared/schools';
 

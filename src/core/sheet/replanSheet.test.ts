@@ -10,7 +10,8 @@ import { chooseOperations } from '@/core/teardown/chooseOperations';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetState, Unit } from '../entities/entities';
 import { replanSheet, type Deviation, type Replan } from './replanSheet';
-import { defaultTargets, nextStep, sheetOf } from './sheetOf';
+import { sheetOf } from './sheetOf';
+import { defaultTargets, nextStep } from './sheetSteps';
 import { withFindings } from '@/core/findings/mark';
 import { scrapBy } from '@/core/findings/partHarm';
 

@@ -1,17 +1,9 @@
 import type { Model } from '@/core/procedure/model';
-import type { Debt, Operation } from '@/core/procedure/operations';
-import type { ModelPart } from '@/core/procedure/parts';
-import { getModelPart } from '@/core/procedure/model';
+import type { Debt } from '@/core/procedure/operations';
 import type { Outcome } from '@/core/shared/outcome';
-import {
-  planRunSheet,
-  reachableTargets,
-  type RunSheet,
-  type SheetKind,
-  type SheetRequest,
-} from '@/core/teardown/sheet/runSheet';
-import { readStepId, type SheetStep } from '@/core/teardown/sheet/sheetStep';
-import type { FreedPart, ScrewTrouble, SheetState, Unit } from '../entities/entities';
+import { planRunSheet, reachableTargets, type RunSheet, type SheetRequest } from '@/core/teardown/sheet/runSheet';
+import { readStepId } from '@/core/teardown/sheet/sheetStep';
+import type { ScrewTrouble, SheetState, Unit } from '../entities/entities';
 import { kindsFound, withFindings } from '@/core/findings/mark';
 import { scrapBy } from '@/core/findings/partHarm';
 import { message } from '@/core/shared/message';
@@ -90,60 +82,3 @@ function owedForScrews(troubles: readonly ScrewTrouble[]): ReadonlyMap<string, D
     ]),
   );
 }
-
-/** The step that is to be done now: the first of the sheet that is not done. */
-export function nextStep(steps: readonly SheetStep[], state: Pick<SheetState, 'doneStepIds'>): SheetStep | undefined {
-  return steps.find(({ id }) => !state.doneStepIds.includes(id));
-}
-
-/**
- * The parts that get a tag when a step is done: on a teardown all that are worth something, on a rebuild only those that
- * are being replaced (the rest is parked and goes back).
- */
-export function partsToTag(model: Model, sheet: SheetState, step: Pick<SheetStep, 'frees'>): readonly ModelPart[] {
-  return (
-    step.frees
-      .map((id) => getModelPart(model, id))
-      .filter((part) => !part.singleUse && (part.valueCents !== undefined || part.data === true))
-      // What comes out once more has its tag.
-      .filter(
-        (part) => sheet.kind === 'teardown' || (sheet.targets.includes(part.id) && !sheet.again.includes(part.id)),
-      )
-  );
-}
-
-/** A step with what one of its ends frees beside its own. */
-export function stepEndedBy<S extends Pick<SheetStep, 'frees'>>(
-  step: S,
-  operation: Operation | undefined,
-  endId: string | undefined,
-): S {
-  const also = operation?.ends?.find(({ id }) => id === endId)?.frees ?? [];
-  return also.length === 0 ? step : { ...step, frees: [...new Set([...step.frees, ...also])] };
-}
-
-/** What the bench reports of a step's parts: sound, unless trouble was noted. */
-export function freedByStep(
-  model: Model,
-  sheet: SheetState,
-  step: Pick<SheetStep, 'frees'>,
-  makePartId: () => string,
-): readonly FreedPart[] {
-  return partsToTag(model, sheet, step).map(({ id }) => ({
-    partId: makePartId(),
-    partRef: id,
-    state: troubleOf(sheet, id)?.state ?? 'sound',
-  }));
-}
-
-export const troubleOf = (sheet: SheetState, partRef: string) =>
-  sheet.partTroubles.findLast((trouble) => trouble.partRef === partRef);
-
-/** Parts a donor is torn down for by default: all that have a worth, unless the configuration lacks them. */
-export function defaultTargets(model: Model, configuration: string | null): readonly string[] {
-  const absent = new Set(model.configurations.find(({ id }) => id === configuration)?.absentParts ?? []);
-  return model.parts.filter(({ id, valueCents }) => valueCents !== undefined && !absent.has(id)).map(({ id }) => id);
-}
-
-export const sheetKindAt = (stage: Unit['stage']): SheetKind | null =>
-  stage === 'teardown' ? 'teardown' : stage === 'rebuild' ? 'rebuild' : null;

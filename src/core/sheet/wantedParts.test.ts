@@ -1,6 +1,7 @@
 import { TestBench } from '../../../tests/support/bench';
 import { shippedModels } from '../../../tests/support/models';
-import { nextStep, partsToTag, sheetOf } from './sheetOf';
+import { sheetOf } from './sheetOf';
+import { nextStep, partsToTag } from './sheetSteps';
 import { wantedParts } from './wantedParts';
 import type { Model } from '@/core/procedure/model';
 

@@ -3,7 +3,7 @@ import { getModelPart, type Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import { partsToTag } from './sheetOf';
+import { partsToTag } from './sheetSteps';
 
 export interface WantedParts {
   /** Ids of the parts that steps done so far have freed. */

@@ -8,7 +8,8 @@ import { readStepId, type SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { SheetState, Unit } from '../entities/entities';
 import { replanSheet } from '../sheet/replanSheet';
 import { rungNow } from '@/core/sheet/rungNow';
-import { nextStep, sheetOf } from '../sheet/sheetOf';
+import { sheetOf } from '../sheet/sheetOf';
+import { nextStep } from '../sheet/sheetSteps';
 import { screwTroubles, skipCauses } from '../entities/stages';
 
 interface Course {

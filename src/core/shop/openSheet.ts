@@ -4,7 +4,8 @@ import type { Operation } from '@/core/procedure/operations';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { SheetState, Unit } from '../entities/entities';
 import type { Finder } from './define';
-import { nextStep, sheetOf } from '../sheet/sheetOf';
+import { sheetOf } from '../sheet/sheetOf';
+import { nextStep } from '../sheet/sheetSteps';
 import { identifiedIn } from './findUnit';
 
 export interface OpenSheet {

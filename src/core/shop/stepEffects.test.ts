@@ -4,7 +4,8 @@ import { TestBench } from '../../../tests/support/bench';
 import { shippedModels } from '../../../tests/support/models';
 import type { Model } from '@/core/procedure/model';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import { defaultTargets, nextStep, sheetOf } from '../sheet/sheetOf';
+import { sheetOf } from '../sheet/sheetOf';
+import { defaultTargets, nextStep } from '../sheet/sheetSteps';
 
 const named = (name: string): Model => shippedModels.find((model) => model.name === name) as Model;
 const lantern = named('Lantern 5');

@@ -5,7 +5,7 @@ import { hitsOf } from '@/core/findings/hits';
 import { withFindings } from '@/core/findings/mark';
 import { findingRules } from '@/core/findings/rules';
 import { getModelPart, type Model } from '@/core/procedure/model';
-import { partsToTag, stepEndedBy, troubleOf } from '@/core/sheet/sheetOf';
+import { partsToTag, stepEndedBy, troubleOf } from '@/core/sheet/sheetSteps';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { StepAtHand } from './openSheet';
 import { partChange, type Change, type World } from './world';

@@ -2,7 +2,8 @@ import { TestBench } from '../../../tests/support/bench';
 import { phone, shippedModels } from '../../../tests/support/models';
 import type { SheetState } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
-import { nextStep, partsToTag, sheetOf } from '@/core/sheet/sheetOf';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { nextStep, partsToTag } from '@/core/sheet/sheetSteps';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { definitions } from './facts';
 

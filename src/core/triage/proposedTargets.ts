@@ -1,7 +1,7 @@
 import type { Model } from '@/core/procedure/model';
 import { neededParts } from '@/core/sale/slots';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { defaultTargets } from '@/core/sheet/sheetOf';
+import { defaultTargets } from '@/core/sheet/sheetSteps';
 import type { Knowledge, Subject } from './knowledge';
 import { planHarvest } from './valueDonor';
 

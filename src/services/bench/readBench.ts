@@ -5,6 +5,9 @@ import type { Person } from '@/core/people/roles';
 import { isCertified } from '@/core/people/roster';
 import { shopDay } from '@/core/shared/shopDay';
 import { unrehearsed } from '@/core/rehearsal/certified';
+import type { Outcome } from '@/core/shared/outcome';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { knowledgeFor } from '@/core/triage/knowledge';
 import { proposedTargets } from '@/core/triage/proposedTargets';
 import { shopKnowledge } from '@/core/triage/shopKnowledge';
@@ -34,6 +37,8 @@ export interface BenchView {
   readonly lacksCertificate: boolean;
   /** What a teardown of it is begun for, by the school of the house; of a unit that has a sheet nothing. */
   readonly proposed: readonly string[];
+  /** The sheet of the unit as it is here, so that it stands on the screen before the planner is there. */
+  readonly sheet: Outcome<RunSheet> | null;
   /** How long its steps took on other units. */
   readonly timed: TimedSteps;
 }
@@ -63,5 +68,6 @@ export async function readBench(db: Knex, tag: string, personId: string, now: Da
   const proposed = isToBegin
     ? proposedTargets(model, unit, knowledgeFor(shopKnowledge(await knowledgeGround(db, now), rules), model.id), rules)
     : [];
-  return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse, lacksCertificate, proposed };
+  const sheet = unit.sheet ? sheetOf(model, unit, unit.sheet) : null;
+  return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse, lacksCertificate, proposed, sheet };
 }

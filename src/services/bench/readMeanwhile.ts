@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { Unit } from '@/core/entities/entities';
 import type { Wording } from '@/core/shared/message';
-import { sheetKindAt } from '@/core/sheet/sheetOf';
+import { sheetKindAt } from '@/core/sheet/sheetSteps';
 import { sheetProgress } from '@/core/sheet/sheetProgress';
 import type { Minutes } from '@/core/procedure/operations';
 import type { HouseRules } from '@/core/shared/houseRules';

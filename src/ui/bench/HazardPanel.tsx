@@ -12,7 +12,7 @@ import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { authorise } from './authorise';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 interface HazardProps {
   readonly unit: Unit;

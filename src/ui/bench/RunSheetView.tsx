@@ -4,7 +4,7 @@ import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { SheetState } from '@/core/entities/entities';
-import { nextStep } from '@/core/sheet/sheetOf';
+import { nextStep } from '@/core/sheet/sheetSteps';
 import { wantedParts } from '@/core/sheet/wantedParts';
 import { getModelPart } from '@/core/procedure/model';
 import type { Span } from '@/core/statistics/productLimit';

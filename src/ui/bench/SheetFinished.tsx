@@ -12,6 +12,7 @@ import { partStateNames, placeNames, stageNames } from '@/words/say/names';
 import { BenchHeader } from './BenchHeader';
 import type { BenchProps } from './benchProps';
 import * as words from '@/words/catalogue/bench';
+import * as later from '@/words/catalogue/benchLater';
 
 interface Ending {
   readonly headline: string;
@@ -24,23 +25,23 @@ function endingOf({ tag, stage, sheet }: Unit, freed: readonly Part[]): Ending {
   const toGrade = freed.filter(({ place }) => place === 'grade').length;
   const next =
     toGrade > 0
-      ? { label: words.gradeParts({ toGrade }), path: '/grade' }
-      : { label: words.backToList(), path: '/teardown' };
+      ? { label: later.gradeParts({ toGrade }), path: '/grade' }
+      : { label: later.backToList(), path: '/teardown' };
   if (stage === 'kept-apart')
     return {
-      headline: words.takeToFireSafePlace({ tag }),
+      headline: later.takeToFireSafePlace({ tag }),
       lead: sayApart(apartRules.hazard.note),
-      next: { label: words.thereNext(), path: '/apart' },
+      next: { label: later.thereNext(), path: '/apart' },
     };
   if (stage === 'prove')
     return {
-      headline: sheet?.isClosed ? words.rebuilt() : words.isAt({ tag, stage: stageNames[stage] }),
-      lead: words.backTogetherProveBeforeSold(),
-      next: { label: words.prove(), path: `/prove?unit=${tag}` },
+      headline: sheet?.isClosed ? later.rebuilt() : later.isAt({ tag, stage: stageNames[stage] }),
+      lead: later.backTogetherProveBeforeSold(),
+      next: { label: later.prove(), path: `/prove?unit=${tag}` },
     };
-  const lead = words.goesToRecyclingAsUndo({ freed: freed.length });
-  if (!sheet?.isClosed) return { headline: words.isAt({ tag, stage: stageNames[stage] }), lead, next };
-  const headline = freed.length === 0 ? words.stoppedNothingCameOut() : words.takenApartPart({ freed: freed.length });
+  const lead = later.goesToRecyclingAsUndo({ freed: freed.length });
+  if (!sheet?.isClosed) return { headline: later.isAt({ tag, stage: stageNames[stage] }), lead, next };
+  const headline = freed.length === 0 ? later.stoppedNothingCameOut() : later.takenApartPart({ freed: freed.length });
   return { headline, lead, next };
 }
 
@@ -64,8 +65,8 @@ export function SheetFinished(props: BenchProps) {
         <Headline lead={lead}>{headline}</Headline>
         <Box display="flex" gap="10px" mb="24px">
           <KeyButton keyName=" " label={next.label} look="action" size="wide" onPress={() => router.push(next.path)} />
-          <KeyButton records keyName="u" label={words.undoLastStep()} onPress={() => void shop.takeBack(unit.id)} />
-          <KeyButton keyName="Escape" label={words.today()} onPress={() => router.push('/')} />
+          <KeyButton records keyName="u" label={later.undoLastStep()} onPress={() => void shop.takeBack(unit.id)} />
+          <KeyButton keyName="Escape" label={later.today()} onPress={() => router.push('/')} />
         </Box>
         {isApart && (
           <Box as="ol" textStyle="lead" ps="28px" mb="24px" listStyleType="decimal">

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { v4 as makeId } from 'uuid';
 import type { SheetState } from '@/core/entities/entities';
 import { rungNow } from '@/core/sheet/rungNow';
-import { freedByStep, stepEndedBy } from '@/core/sheet/sheetOf';
+import { freedByStep, stepEndedBy } from '@/core/sheet/sheetSteps';
 import type { SkipCause } from '@/core/entities/stages';
 import type { Operation } from '@/core/procedure/operations';
 import type { Move } from '@/core/teardown/policy/ladderPolicy';

@@ -1,13 +1,13 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { Headline } from '@/ui/base/Headline';
-import { sayRefusal } from '@/words/say/sentences';
+import { Refused } from '@/ui/base/Refused';
 import * as words from '@/words/catalogue/things';
 
 export function UnknownTag({ tag }: { readonly tag: string }) {
   return (
     <Box p="28px" maxW="80ch">
-      <Headline lead={sayRefusal({ reason: 'unknown-tag', values: { tag: tag.toUpperCase().slice(0, 20) } })}>
+      <Headline lead={<Refused refusal={{ reason: 'unknown-tag', values: { tag: tag.toUpperCase().slice(0, 20) } }} />}>
         {words.noSuchTag()}
       </Headline>
     </Box>

@@ -17,7 +17,8 @@ import { advance, handOn, stepAtHand, stepSpokenOf, stepToSkip, type StepAtHand 
 import { fit, free, isThere, tagsOfNewParts, withTags } from '../stepParts';
 import { keptOf, keptStep } from '@/core/sheet/replanSheet';
 import { rungNow } from '@/core/sheet/rungNow';
-import { partsToTag, sheetOf } from '@/core/sheet/sheetOf';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { partsToTag } from '@/core/sheet/sheetSteps';
 import { rulesBy } from '../rulesBy';
 import { unitChange } from '../world';
 import { message } from '@/core/shared/message';

@@ -2,7 +2,7 @@
 import type { SheetState } from '@/core/entities/entities';
 import { openJoints } from '@/core/sheet/openJoints';
 import { rungNow } from '@/core/sheet/rungNow';
-import { defaultTargets } from '@/core/sheet/sheetOf';
+import { defaultTargets } from '@/core/sheet/sheetSteps';
 import { getModelPart } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import type { ModelPart } from '@/core/procedure/parts';

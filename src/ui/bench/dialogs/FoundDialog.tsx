@@ -5,7 +5,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { findingNames } from '@/words/say/names';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 /** What came to light inside: one key, and the rest of the sheet is planned with it. */
 export function FoundDialog({

@@ -11,7 +11,7 @@ import { KeyCap } from '@/ui/base/KeyCap';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { skipWords } from '../sheetWords';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 import * as counts from '@/words/catalogue/counts';
 
 const skipKeys: Readonly<Record<SkipCause, string>> = { 'done-already': 'd', 'not-there': 'm', 'not-needed': 'x' };

@@ -8,7 +8,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { defectNames } from '@/words/say/names';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 import { rowKeys } from '@/ui/keys/rowKeys';
 
 interface PartTroubleProps {

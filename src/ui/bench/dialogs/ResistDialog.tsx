@@ -8,7 +8,7 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { moveWords } from '../sheetWords';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 interface ResistProps {
   readonly operation: Operation;

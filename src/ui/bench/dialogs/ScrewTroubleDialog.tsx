@@ -7,7 +7,7 @@ import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { screwTroubleNames } from '@/words/say/names';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 /** One screw at a time: what is the matter with it. */
 export function ScrewTroubleDialog({

@@ -10,7 +10,7 @@ import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
 import { Input } from '@/ui/base/Input';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 /** Standard error of a hand calliper on a screw, in millimetres. */
 const calliperErrorMm = 0.12;

@@ -6,7 +6,7 @@ import type { ModelPart } from '@/core/procedure/parts';
 import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 import { rowKeys } from '@/ui/keys/rowKeys';
 
 /** Which of the parts that are still in are to come out. */

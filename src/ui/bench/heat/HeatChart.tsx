@@ -5,7 +5,7 @@ import type { HeatPlan } from '@/core/heat/heatPlan';
 import type { HeatQuestion } from '@/core/heat/stackOf';
 import { Chart } from '@/ui/charts/Chart';
 import type { Palette } from '@/ui/charts/palette';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 /** Enough points for a smooth line, few enough to draw while it is heated. */
 const points = 60;

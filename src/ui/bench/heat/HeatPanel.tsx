@@ -17,7 +17,7 @@ import { HeatChart } from './HeatChart';
 import { HeatStretches } from './HeatStretches';
 import { sayPlan } from './heatWords';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 /** A fit from fewer readings swings too much to be told. */
 const fewestReadings = 5;

@@ -8,7 +8,7 @@ import type { HeatQuestion } from '@/core/heat/stackOf';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { sayStretch } from './heatWords';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 /** The seam, stretch by stretch, in the order of the cutting; nothing where there is only one. */
 export function HeatStretches({

@@ -1,5 +1,5 @@
 import type { HeatGoal, HeatPlan, SegmentPlan } from '@/core/heat/heatPlan';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 /** On and off, in turns: “on 2:40, off 0:20, on 0:35”. */
 export const sayPhases = ({ phases }: Pick<HeatPlan, 'phases'>): string =>

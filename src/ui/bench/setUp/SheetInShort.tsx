@@ -5,7 +5,7 @@ import type { RunSheet, SheetKind } from '@/core/teardown/sheet/runSheet';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 import { keepingNames } from '../sheetWords';
 
 /** What a sheet takes, before it is begun: time, screws, tools and what is used up. */

@@ -6,7 +6,7 @@ import { Section } from '@/ui/base/Section';
 import { Table } from '@/ui/base/Table';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { rowKeys } from '@/ui/keys/rowKeys';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 import { money } from '@/words/format';
 
 const keys = rowKeys('akpu');

@@ -3,7 +3,8 @@ import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { defaultTargets, sheetOf } from '@/core/sheet/sheetOf';
+import { sheetOf } from '@/core/sheet/sheetOf';
+import { defaultTargets } from '@/core/sheet/sheetSteps';
 import { slotNeeds } from '@/core/sale/slots';
 import { getModelPart } from '@/core/procedure/model';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
@@ -16,6 +17,7 @@ import { BenchHeader } from '../BenchHeader';
 import type { BenchProps } from '../benchProps';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import * as words from '@/words/catalogue/bench';
+import * as later from '@/words/catalogue/benchLater';
 import { PartsToFit, WantedParts } from './SheetParts';
 import { SheetInShort } from './SheetInShort';
 
@@ -63,7 +65,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
       gridTemplateRows={{ base: 'auto 1fr', lg: '60px 1fr' }}
     >
       <BenchHeader {...props}>
-        {words.donorPickPartsYouWant({ isKindTeardown: kind === 'teardown' ? 'yes' : 'no' })}
+        {later.donorPickPartsYouWant({ isKindTeardown: kind === 'teardown' ? 'yes' : 'no' })}
       </BenchHeader>
       <Box
         display="grid"
@@ -74,16 +76,16 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
           <Headline
             lead={
               kind === 'teardown'
-                ? words.worthAboutAtGradeB({ worth, work })
-                : words.getsReplacement({
+                ? later.worthAboutAtGradeB({ worth, work })
+                : later.getsReplacement({
                     partNoneIsSetAside:
-                      list(targets.map((id) => getModelPart(model, id).name)) || words.partNoneReserved(),
+                      list(targets.map((id) => getModelPart(model, id).name)) || later.partNoneReserved(),
                   })
             }
           >
             {kind === 'teardown'
-              ? words.partsWantedAbout({ targets: targets.length, likely: minutes.likely })
-              : words.openChangeCloseAbout({
+              ? later.partsWantedAbout({ targets: targets.length, likely: minutes.likely })
+              : later.openChangeCloseAbout({
                   parts: targets.length,
                   likely: minutes.likely,
                 })}
@@ -98,22 +100,22 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
           {sheet.ok ? (
             <SheetInShort sheet={sheet.value} kind={kind} keeping={keeping} onKeep={setKeeping} />
           ) : (
-            <Caution what={words.noSheet()}>
+            <Caution what={later.noSheet()}>
               <Refused refusal={sheet.refusal} />
             </Caution>
           )}
           {kind === 'teardown' && targets.length === 0 && (
-            <Caution tone="waiting" what={words.nothingProposed()}>
-              {words.nothingProposedSays()}
+            <Caution tone="waiting" what={later.nothingProposed()}>
+              {later.nothingProposedSays()}
             </Caution>
           )}
           {lacked.length > 0 && (
-            <Caution what={words.toolsMissing({ tools: list(lacked) })}>{words.toolsMissingSays()}</Caution>
+            <Caution what={later.toolsMissing({ tools: list(lacked) })}>{later.toolsMissingSays()}</Caution>
           )}
-          {mustWipe && <Caution what={words.dataFirst()}>{words.startsWipeNowOnceIn()}</Caution>}
+          {mustWipe && <Caution what={later.dataFirst()}>{later.startsWipeNowOnceIn()}</Caution>}
           {kind === 'teardown' && !mustWipe && !unit.isWiped && (
-            <Caution tone="waiting" what={words.doesNotStart()}>
-              {words.itsStorageMarkedForDestruction()}
+            <Caution tone="waiting" what={later.doesNotStart()}>
+              {later.itsStorageMarkedForDestruction()}
             </Caution>
           )}
           <Box mt="auto" display="grid" gap="10px">
@@ -121,7 +123,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
               <KeyButton
                 records
                 keyName=" "
-                label={words.markAsWiped()}
+                label={later.markAsWiped()}
                 look="action"
                 size="wide"
                 onPress={() => void shop.act('wipe-recorded', unit.id, { method: 'device-erase' })}
@@ -130,7 +132,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
               <KeyButton
                 records
                 keyName=" "
-                label={words.startSheet()}
+                label={later.startSheet()}
                 look="action"
                 size="wide"
                 isEnabled={sheet.ok && targets.length > 0}
@@ -140,14 +142,14 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
             {kind === 'teardown' && (
               <KeyButton
                 keyName="a"
-                label={words.takeAll({ isAll: isAll ? 'yes' : 'no' })}
+                label={later.takeAll({ isAll: isAll ? 'yes' : 'no' })}
                 onPress={() => setTargets(isAll ? likely : offered)}
               />
             )}
             {kind === 'teardown' && (
               <KeyButton
                 keyName="p"
-                label={words.whatPays()}
+                label={later.whatPays()}
                 onPress={() => router.push(`/models/${model.id}/plan?unit=${unit.tag}`)}
               />
             )}

@@ -14,13 +14,14 @@ import { useKey } from '@/ui/keys/KeysProvider';
 import { useChosen } from '@/ui/keys/useChosen';
 import { sayFixture } from '@/ui/timers/timeLeft';
 import * as texts from '@/words/catalogue/bench';
+import * as later from '@/words/catalogue/benchLater';
 
 const words = {
-  teardown: { waits: texts.toTakeApart(), none: texts.noDonorsWaiting(), lead: texts.unitsDecidedAsDonorsAt() },
+  teardown: { waits: later.toTakeApart(), none: later.noDonorsWaiting(), lead: later.unitsDecidedAsDonorsAt() },
   rebuild: {
-    waits: texts.toRebuild(),
-    none: texts.noUnitsWaitingToBe(),
-    lead: texts.unitsAppearHereWhenMatch(),
+    waits: later.toRebuild(),
+    none: later.noUnitsWaitingToBe(),
+    lead: later.unitsAppearHereWhenMatch(),
   },
 } as const;
 
@@ -34,13 +35,13 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
   return (
     <Box p="28px" maxW="1180px">
       <Headline
-        lead={sheets.length === 0 ? words[kind].lead : texts.aboutWorkWorkInProgress({ minutesValue: minutes })}
+        lead={sheets.length === 0 ? words[kind].lead : later.aboutWorkWorkInProgress({ minutesValue: minutes })}
       >
-        {sheets.length === 0 ? words[kind].none : texts.noUnits({ sheets: sheets.length, waits: words[kind].waits })}
+        {sheets.length === 0 ? words[kind].none : later.noUnits({ sheets: sheets.length, waits: words[kind].waits })}
       </Headline>
       {sheets.length === 0 && (
         <>
-          <Nothing>{texts.nothingToDoHereNow()}</Nothing>
+          <Nothing>{later.nothingToDoHereNow()}</Nothing>
           <NextPlace stage={kind === 'teardown' ? 'triage' : 'match'} />
         </>
       )}
@@ -63,14 +64,14 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
                   {sheet.done > 0 && (
                     <Box as="span" color="inkMuted">
                       {' '}
-                      {texts.next({ step: saySheet(sheet.next) })}
+                      {later.next({ step: saySheet(sheet.next) })}
                     </Box>
                   )}
                 </Box>
                 <Box textStyle="note" color="inkMuted">
                   {sheet.wanted.length > 0
-                    ? texts.forIts({ isKindTeardown: kind === 'teardown' ? 'yes' : 'no', wanted: sheet.wanted })
-                    : texts.noPartsPickedYet()}
+                    ? later.forIts({ isKindTeardown: kind === 'teardown' ? 'yes' : 'no', wanted: sheet.wanted })
+                    : later.noPartsPickedYet()}
                 </Box>
               </Box>
               <Box w="150px" flexShrink={0} textAlign="end">
@@ -78,7 +79,7 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
                   {texts.toMin({ low: Math.round(sheet.minutesLeft.low), high: Math.round(sheet.minutesLeft.high) })}
                 </Box>
                 <Box textStyle="note" color="inkMuted">
-                  {texts.ofSteps({
+                  {later.ofSteps({
                     timer: sheet.unit.timer && `${sayFixture(sheet.unit.timer)} · `,
                     done: sheet.done,
                     steps: sheet.steps,
@@ -88,7 +89,7 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
               {isChosen ? (
                 <KeyButton
                   keyName=" "
-                  label={texts.continueWord({ isSheetDone: sheet.done > 0 ? 'yes' : 'no' })}
+                  label={later.continueWord({ isSheetDone: sheet.done > 0 ? 'yes' : 'no' })}
                   look="action"
                   w="156px"
                   onPress={() => open(sheet)}

@@ -10,7 +10,7 @@ import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { SimulatedDriver } from '@/ui/devices/SimulatedDriver';
 import { useTorque } from '@/ui/devices/useTorque';
-import * as words from '@/words/catalogue/bench';
+import * as words from '@/words/catalogue/benchLater';
 
 const verdictWords: Readonly<Record<TorqueVerdict, string>> = {
   none: '',
