@@ -121,3 +121,29 @@ test('to somebody who only looks nothing is shown that records: whatever is pres
   // Who has a unit in hand at triage is no fact; it is not asked of somebody who only looks either.
   expect(sent.filter((request) => request !== 'POST /api/live')).toEqual([]);
 }, 120_000);
+
+test('a key that is pressed before what it does is there is kept, and pressed then', async () => {
+  const early = await (await bench.browser.createBrowserContext()).newPage();
+  await early.setCookie(...(await page.cookies(bench.url)));
+  await early.setRequestInterception(true);
+  const held: (() => void)[] = [];
+  let isHolding = true;
+  early.on('request', (request) => {
+    const go = () => void request.continue().catch(() => undefined);
+    // What a script asks for comes late; what the page itself names does not.
+    if (isHolding && request.resourceType() === 'script' && request.initiator()?.type === 'script') held.push(go);
+    else go();
+  });
+  await early.goto(`${bench.url}/grade`, { waitUntil: 'domcontentloaded' });
+  await early.waitForFunction(() => document.querySelector('main, h1') !== null);
+  while (held.length === 0) await new Promise((done) => setTimeout(done, 50));
+  expect(await early.evaluate(() => document.documentElement.dataset.keys)).toBeUndefined();
+  await early.keyboard.press('.');
+  await new Promise((done) => setTimeout(done, 300));
+  expect(await early.$('dialog[open]')).toBeNull();
+  isHolding = false;
+  for (const go of held) go();
+  await early.waitForSelector('dialog[open]');
+  expect(await early.$eval('dialog[open]', ({ textContent }) => textContent)).toContain('Go to');
+  await early.browserContext().close();
+});

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import type { DoerRow } from '@/data/rows';
 
 /**
  * Who really did something, where it was recorded under another sign-in. The log itself keeps whose sign-in it was; one row
@@ -31,4 +32,12 @@ export async function findDoer(
     .where('e.id', factId)
     .first({ signedIn: 'e.person_id', doer: trx.raw('coalesce(d.person_id, e.person_id)') })) as
     { signedIn: string; doer: string } | undefined;
+}
+
+/** Who did what of these facts, where that was put right, by fact. */
+export async function doersOf(db: Knex, factIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
+  const rows = (await db('doers')
+    .whereIn('fact_id', [...factIds])
+    .select('fact_id', 'person_id')) as Pick<DoerRow, 'fact_id' | 'person_id'>[];
+  return new Map(rows.map(({ fact_id, person_id }) => [fact_id, person_id]));
 }

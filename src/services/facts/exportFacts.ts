@@ -1,3 +1,4 @@
+import { doersOf } from '@/data/facts/doers';
 import { stringify } from 'csv-stringify/sync';
 import type { Knex } from 'knex';
 import type { HistoryQuery } from '@/core/shop/historyQuery';
@@ -30,6 +31,10 @@ export async function* exportFacts(db: Knex, query: HistoryQuery = {}): AsyncGen
     const rows = await factRowsAfter(db, after, chunk, filter);
     if (rows.length === 0) return undefined;
     after = rows.at(-1)?.position ?? after;
+    const doers = await doersOf(
+      db,
+      rows.map(({ id }) => id),
+    );
     yield stringify(
       rows.map((row) => [
         row.position,
@@ -37,7 +42,7 @@ export async function* exportFacts(db: Knex, query: HistoryQuery = {}): AsyncGen
         row.type,
         row.client_at.toISOString(),
         row.server_at.toISOString(),
-        row.person_id,
+        doers.get(row.id) ?? row.person_id,
         row.bench,
         row.unit_id,
         row.part_id,

@@ -4,6 +4,7 @@ import type { Person } from '@/core/people/roles';
 import { wordedFact } from '@/core/shop/makeFact';
 import { latestShopChanges } from '@/data/people/shopChanges';
 import { factsOut } from '@/data/reading/readOut';
+import { exportFacts } from '@/services/facts/exportFacts';
 import { recordFact } from '@/services/facts/recordFact';
 import { readHistory } from '@/services/history/readHistory';
 import { correctDoer } from './correctDoer';
@@ -48,6 +49,10 @@ test('lists, filters and what is read go by who did it; the log keeps whose sign
   expect(await historyOf(imke?.id)).toEqual([]);
   expect(await historyOf(oskar?.id)).toEqual([['Oskar V.', 'Imke R.']]);
   expect((await factsOut(scratch.db, 0, 5)).map(({ person }) => person)).toEqual(['Oskar V.']);
+  let csv = '';
+  for await (const lines of exportFacts(scratch.db)) csv += lines;
+  expect(csv).toContain(oskar?.id);
+  expect(csv).not.toContain(imke?.id);
   const [row] = (await scratch.db('facts').where({ id: factId })) as { person_id: string }[];
   expect(row?.person_id).toBe(imke?.id);
 });

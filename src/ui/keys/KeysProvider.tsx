@@ -85,6 +85,8 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
         return;
       }
       if (!isReady) {
+        // Tab, the function keys and the like are the browser's own until then.
+        if (event.key.length > 1 && !/^(Enter|Escape|Arrow.*)$/.test(event.key)) return;
         early.push(event.key);
         event.preventDefault();
         return;
