@@ -100,6 +100,7 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
     };
     window.addEventListener('keydown', onKey);
     window.addEventListener('keyup', onKeyUp);
+    document.documentElement.dataset.keys = 'kept';
     void allHere().then(() => {
       isReady = true;
       for (const key of early.splice(0)) dispatcher.press(key);
