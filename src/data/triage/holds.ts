@@ -22,6 +22,14 @@ export async function takeHold(db: Knex, unitId: string, personId: string, now: 
   return row?.person_id === personId;
 }
 
+/** Nobody has these units in hand any more: they left triage, or come to it anew. */
+export async function endHolds(trx: Knex, unitIds: readonly string[]): Promise<void> {
+  if (unitIds.length > 0)
+    await trx('unit_holds')
+      .whereIn('unit_id', [...unitIds])
+      .delete();
+}
+
 /** Units that others have in hand now, with their names. */
 export async function holdsOfOthers(db: Knex, personId: string, now: Date): Promise<Readonly<Record<string, string>>> {
   const rows = (await db('unit_holds as h')

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { endHolds } from '@/data/triage/holds';
 import { applyFact } from '@/core/shop/applyFact';
 import type { Entities, EntityKind } from '@/core/entities/entities';
 import { definitions, type Fact, type RecordedFact } from '@/core/shop/facts';
@@ -72,11 +73,20 @@ async function record(trx: Knex, person: Person, given: Fact, now: Date): Promis
   const outcome = fact === dated ? judged : applyFact(world, fact);
   if (!outcome.ok) return outcome;
   await saveChanges(trx, outcome.value);
+  await endHolds(trx, throughTriage(outcome.value));
   await spoolLabels(trx, fact, outcome.value, now);
   const { id: personId, bench } = person;
   const position = await appendFact(trx, fact, { personId, bench, receivedAt: now }, outcome.value);
   return accept({ id: fact.id, position, isRepeat: false, results: resultsOf(outcome.value) });
 }
+
+/** Units that left triage or came to it with this fact: a hand that was on them is off. */
+const throughTriage = (changes: readonly Change[]): readonly string[] =>
+  changes.flatMap(({ kind, id, before, after }) =>
+    kind === 'unit' && before && after && before.stage !== after.stage && [before.stage, after.stage].includes('triage')
+      ? [id]
+      : [],
+  );
 
 /** What the house asks of this person for a step for certified people, and they do not have. */
 async function refusedTo(
