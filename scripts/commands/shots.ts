@@ -47,7 +47,7 @@ const shots: readonly Shot[] = [
     name: 'rules',
     path: () => '/rules',
     types: { field: 'Capacity of a battery, grade B', text: '92' },
-    says: 'on the shelf',
+    says: 'the shelf is worth',
   },
   { name: 'models', path: () => '/models' },
   { name: 'model', path: () => '/models/marrowby-slate-quay', keys: Array.from({ length: 8 }, () => 'ArrowDown') },

@@ -88,7 +88,10 @@ export function CurveChart({ model, plan }: { readonly model: Model; readonly pl
                 borderWidth: 2,
               },
               label: {
-                show: done === stop || (done > 0 && (curve[done]?.frees.length ?? 0) > 0),
+                // Where the plan stops is said at length: what comes out just before it stands in the table.
+                show:
+                  done === stop ||
+                  (done > 0 && (done > stop || stop - done > 3) && (curve[done]?.frees.length ?? 0) > 0),
                 formatter: label(done),
                 position: 'top',
                 // The first and the last ones would run out at their side.
