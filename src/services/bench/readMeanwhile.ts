@@ -8,6 +8,7 @@ import type { HouseRules } from '@/core/shared/houseRules';
 import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
 import { proposedTargets } from '@/core/triage/proposedTargets';
 import { shopKnowledge } from '@/core/triage/shopKnowledge';
+import { priceBook, type PriceBook } from '@/data/prices/priceBook';
 import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { findModel } from '@/data/models/modelRepository';
@@ -31,10 +32,10 @@ const lookedAt = 12;
  */
 export async function readMeanwhile(db: Knex, waitingId: string, now: Date): Promise<readonly Meanwhile[]> {
   const units = (await unitsAt(db, ['teardown', 'rebuild'])).filter(({ id, timer }) => id !== waitingId && !timer);
-  const [rules, ground] = await Promise.all([currentRules(db), knowledgeGround(db, now)]);
+  const [rules, ground, prices] = await Promise.all([currentRules(db), knowledgeGround(db, now), priceBook(db, now)]);
   const known = shopKnowledge(ground, rules);
   const looked = [...units].sort((a, b) => doneOf(b) - doneOf(a)).slice(0, lookedAt);
-  const found = await Promise.all(looked.map((unit) => summarise(db, unit, known, rules)));
+  const found = await Promise.all(looked.map((unit) => summarise(db, unit, known, rules, prices)));
   return found
     .filter((entry) => entry !== undefined)
     .sort((a, b) => b.done - a.done || a.minutes.likely - b.minutes.likely)
@@ -49,9 +50,12 @@ async function summarise(
   unit: Unit,
   known: ShopKnowledge,
   rules: HouseRules,
+  { price }: PriceBook,
 ): Promise<(Meanwhile & { readonly done: number }) | undefined> {
   const kind = sheetKindAt(unit.stage);
-  const model = unit.modelId && unit.modelVersion !== null && (await findModel(db, unit.modelId, unit.modelVersion));
+  const written = unit.modelId && unit.modelVersion !== null && (await findModel(db, unit.modelId, unit.modelVersion));
+  // At the shop's prices, as the list of the stage weighs it.
+  const model = written && price(written);
   const progress =
     kind &&
     model &&
