@@ -6,7 +6,6 @@ import type { Contact, Dealings } from '@/core/contacts/contacts';
 import type { Refusal } from '@/core/shared/outcome';
 import { AddByName } from '@/ui/base/AddByName';
 import { Button } from '@/ui/base/Button';
-import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Input } from '@/ui/base/Input';
 import { Nothing } from '@/ui/base/Nothing';
@@ -15,7 +14,7 @@ import { SettingRow } from '@/ui/base/SettingRow';
 import { LeadPages } from '@/ui/line/LeadPages';
 import { send } from '@/ui/server/send';
 import { day } from '@/words/format';
-import { Refused } from '@/ui/base/Refused';
+import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import * as words from '@/words/catalogue/contacts';
 
 const groups = [
@@ -39,13 +38,7 @@ export function ContactsScreen({ contacts }: { readonly contacts: readonly Deali
     <Box p="20px 28px" maxW="960px">
       <LeadPages />
       <Headline lead={words.lead()}>{words.suppliersAndCustomers()}</Headline>
-      <div role="alert">
-        {refusal && (
-          <Caution what="">
-            <Refused refusal={refusal} />
-          </Caution>
-        )}
-      </div>
+      <RefusalAlert refusal={refusal} />
       {groups.map(({ kind, title, newName, add }, at) => {
         const own = contacts.filter((contact) => contact.kind === kind);
         return (

@@ -6,7 +6,6 @@ import type { Refusal } from '@/core/shared/outcome';
 import type { ReadKey } from '@/data/reading/readKeyRepository';
 import type { ExportsView } from '@/services/reading/readExports';
 import { Button } from '@/ui/base/Button';
-import { Caution } from '@/ui/base/Caution';
 import { Field } from '@/ui/base/Field';
 import { Headline } from '@/ui/base/Headline';
 import { Input } from '@/ui/base/Input';
@@ -16,7 +15,7 @@ import { Section } from '@/ui/base/Section';
 import { LeadPages } from '@/ui/line/LeadPages';
 import { send } from '@/ui/server/send';
 import { day, moment } from '@/words/format';
-import { Refused } from '@/ui/base/Refused';
+import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import * as words from '@/words/catalogue/exports';
 
 const files = [
@@ -104,13 +103,7 @@ export function ExportsScreen({ view: { keys } }: { readonly view: ExportsView }
             {words.makeKey()}
           </Button>
         </Box>
-        <div role="alert">
-          {refusal && (
-            <Caution what="">
-              <Refused refusal={refusal} />
-            </Caution>
-          )}
-        </div>
+        <RefusalAlert refusal={refusal} />
         {made && (
           <Box borderWidth="2px" borderColor="twine" borderRadius="soft" p="16px" mb="12px" aria-live="polite">
             <Box textStyle="section">{words.keyOf({ name: made.name })}</Box>

@@ -4,9 +4,8 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Refusal } from '@/core/shared/outcome';
 import type { HistoryFact, HistoryView } from '@/services/history/readHistory';
-import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';
-import { Refused } from '@/ui/base/Refused';
+import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { rowKeys } from '@/ui/keys/rowKeys';
@@ -54,13 +53,7 @@ export function WhoDidIt({
             />
           ))}
         </Box>
-        <div role="alert">
-          {refusal && (
-            <Caution what="">
-              <Refused refusal={refusal} />
-            </Caution>
-          )}
-        </div>
+        <RefusalAlert refusal={refusal} />
       </Dialog>
     </KeyLayer>
   );

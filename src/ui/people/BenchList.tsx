@@ -6,11 +6,10 @@ import type { WorkBench } from '@/core/people/benches';
 import type { Refusal } from '@/core/shared/outcome';
 import { AddByName } from '@/ui/base/AddByName';
 import { Button } from '@/ui/base/Button';
-import { Caution } from '@/ui/base/Caution';
 import { Input } from '@/ui/base/Input';
 import { Section } from '@/ui/base/Section';
 import { send } from '@/ui/server/send';
-import { Refused } from '@/ui/base/Refused';
+import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import * as words from '@/words/catalogue/people';
 
 /** The benches at which people sign in: add one, give it another name, take it out of use. */
@@ -54,13 +53,7 @@ export function BenchList({ benches }: { readonly benches: readonly WorkBench[] 
         refusal={refusal}
         onAdd={(name, then) => put(null, { name, isInUse: true }, then)}
       />
-      <div role="alert">
-        {refusal && (
-          <Caution what="">
-            <Refused refusal={refusal} />
-          </Caution>
-        )}
-      </div>
+      <RefusalAlert refusal={refusal} />
     </Section>
   );
 }

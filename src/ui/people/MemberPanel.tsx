@@ -8,14 +8,13 @@ import type { Member, MemberDetails } from '@/core/people/roster';
 import { changedFields } from '@/core/people/shopChange';
 import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
-import { Caution } from '@/ui/base/Caution';
 import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { send } from '@/ui/server/send';
 import { roleMays, roleNames } from '@/words/say/names';
 import { atFault } from '@/ui/base/atFault';
-import { Refused } from '@/ui/base/Refused';
+import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import * as words from '@/words/catalogue/people';
 import type { NewPin } from './PinSlip';
 
@@ -153,13 +152,7 @@ export function MemberPanel({
       <Box textStyle="note" color="inkMuted">
         {words.certificateSays()}
       </Box>
-      <div role="alert">
-        {refusal && (
-          <Caution what="">
-            <Refused refusal={refusal} />
-          </Caution>
-        )}
-      </div>
+      <RefusalAlert refusal={refusal} />
       <Box mt="auto" display="grid" gap="10px">
         {member && (
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">

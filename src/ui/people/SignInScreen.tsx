@@ -3,14 +3,13 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useLayoutEffect, useRef, useState, useTransition } from 'react';
 import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
-import { Caution } from '@/ui/base/Caution';
 import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { KeyCap } from '@/ui/base/KeyCap';
 import { ProductMark } from '@/ui/base/ProductMark';
 import { RowButton } from '@/ui/base/Row';
 import { forgetPages } from '@/ui/offline/keptPages';
-import { Refused } from '@/ui/base/Refused';
+import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import type { SignInView } from '@/services/people/readSignIn';
 import { roleNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/people';
@@ -161,13 +160,7 @@ export function SignInScreen({ shopName, people, benches, signIn }: SignInProps)
               <KeyCap name="Enter" />
               {words.signingIn({ isBusy: isBusy ? 'yes' : 'no' })}
             </Button>
-            <div role="alert">
-              {refusal && (
-                <Caution what={words.notSignedIn()}>
-                  <Refused refusal={refusal} />
-                </Caution>
-              )}
-            </div>
+            <RefusalAlert refusal={refusal} what={words.notSignedIn()} />
           </Box>
         </Box>
       </Box>
