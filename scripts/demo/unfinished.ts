@@ -23,8 +23,8 @@ const out: readonly Step[] = [
       face: 'Door off',
       tool: 'Hexalobular driver T5',
       screws: [
-        { head: 'T5', lengthMm: 6, count: 4 },
-        { head: 'T5', lengthMm: 3, count: 2 },
+        { drive: 'T5', lengthMm: 6, count: 4 },
+        { drive: 'T5', lengthMm: 3, count: 2 },
       ],
     },
   ],
@@ -37,7 +37,7 @@ const out: readonly Step[] = [
     'unscrew',
     'board',
     34,
-    { face: 'Front off', tool: 'Cross-recess driver PH00', screws: [{ head: 'PH00', lengthMm: 2.5, count: 3 }] },
+    { face: 'Front off', tool: 'Cross-recess driver PH00', screws: [{ drive: 'PH00', lengthMm: 2.5, count: 3 }] },
   ],
   ['take', 'board', 18, { face: 'Front off' }],
 ];

@@ -1,5 +1,5 @@
 import type { Joint } from '@/core/procedure/joints';
-import type { Model } from '@/core/procedure/model';
+import { modelFormat, type Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import type { ModelPart } from '@/core/procedure/parts';
 
@@ -29,7 +29,7 @@ export function largeModel(operationCount: number, id = `large-${operationCount}
       face: face(at),
       ...place(at, screw),
       holds: [`part-${at}`],
-      head: 'PH00',
+      drive: 'PH00',
       lengthMm: 3 + (at % 3) / 2,
       diameterMm: 1.4,
       depthMm: 5,
@@ -63,10 +63,10 @@ export function largeModel(operationCount: number, id = `large-${operationCount}
     ...(at % 23 === 22 && { slowWhile: [{ part: `part-${at - 1}`, factor: 1.2, because: 'It is in the way.' }] }),
     minutes,
     cautions: [],
-    back: { title: `Put part ${at} in`, detail: '', minutes, consumables: [] },
+    back: { title: `Put part ${at} in`, detail: '', tool: 'Hands', minutes, consumables: [] },
   }));
   return {
-    format: 'plucky-parcel/model@1',
+    format: modelFormat,
     id,
     version: 1,
     maker: 'Fennick',

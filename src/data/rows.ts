@@ -9,6 +9,7 @@ import type { Touched } from '@/core/shop/world';
 import type { ModelCard } from '@/core/library/modelCard';
 import type { LogEntry } from '@/core/opening/openingLog';
 import type { Model } from '@/core/procedure/model';
+import type { FirstModel } from '@/core/procedure/upgradeModel';
 import type { ContactKind } from '@/core/contacts/contacts';
 import type { Guide } from '@/core/people/guides';
 import type { GradeCents } from '@/core/prices/priceList';
@@ -122,7 +123,8 @@ export interface ModelRow {
   id: string;
   version: number;
   name: string;
-  document: Model;
+  /** As it was published or saved: older ones in the first format. */
+  document: Model | FirstModel;
   published_at: Date;
   note: string;
   published_by: string;
@@ -141,7 +143,8 @@ export interface ModelDraftRow {
   model_id: string;
   name: string;
   based_on: number | null;
-  document: Model;
+  /** As it was published or saved: older ones in the first format. */
+  document: Model | FirstModel;
   version: number;
   saved_by: string;
   saved_at: Date;

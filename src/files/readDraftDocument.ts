@@ -1,6 +1,8 @@
 import Ajv from 'ajv/dist/2020';
+import firstSchema from '../../docs/formats/model-1.schema.json';
 import schema from '../../docs/formats/model.schema.json';
 import type { Model } from '@/core/procedure/model';
+import { upgradeModel, type FirstModel } from '@/core/procedure/upgradeModel';
 
 /** What a draft may still lack: texts may be empty, lists too, figures may be out of range. Shapes must be right. */
 const forgiven = new Set(['minLength', 'minItems', 'pattern', 'minimum', 'maximum', 'anyOf']);
@@ -8,13 +10,17 @@ const forgiven = new Set(['minLength', 'minItems', 'pattern', 'minimum', 'maximu
 const isForgiven = (key: string, value: unknown): boolean =>
   forgiven.has(key) && (typeof value !== 'object' || key === 'anyOf');
 
-const relaxed = JSON.parse(JSON.stringify(schema), (_key, node: unknown) =>
-  typeof node === 'object' && node !== null && !Array.isArray(node)
-    ? Object.fromEntries(Object.entries(node).filter(([key, value]) => !isForgiven(key, value)))
-    : node,
-) as object;
+const relaxed = (strict: object) =>
+  JSON.parse(JSON.stringify(strict), (_key, node: unknown) =>
+    typeof node === 'object' && node !== null && !Array.isArray(node)
+      ? Object.fromEntries(Object.entries(node).filter(([key, value]) => !isForgiven(key, value)))
+      : node,
+  ) as object;
 
-const validate = new Ajv({ strict: false }).compile<Model>({ ...relaxed, $id: 'plucky-parcel/draft@1' });
+const ajv = new Ajv({ strict: false });
+const validate = ajv.compile<Model>({ ...relaxed(schema), $id: 'plucky-parcel/draft@2' });
+/** A page that was open since before this format sends the first one. */
+const validateFirst = ajv.compile<FirstModel>({ ...relaxed(firstSchema), $id: 'plucky-parcel/draft@1' });
 
 /**
  * Reads a draft: a document with the shape of a model, in which things may still be missing or wrong. What is missing is
@@ -23,6 +29,7 @@ const validate = new Ajv({ strict: false }).compile<Model>({ ...relaxed, $id: 'p
  * @returns the draft, or the place and what is wrong with its shape
  */
 export function readDraftDocument(document: unknown): { readonly model: Model } | { readonly says: string } {
+  if (validateFirst(document)) return { model: upgradeModel(document) };
   if (validate(document)) return { model: document };
   const [error] = validate.errors ?? [];
   return { says: `${error?.instancePath || 'the document'} ${error?.message ?? 'is not right'}` };

@@ -1,3 +1,4 @@
+import { drivePattern } from '@/core/procedure/drives';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import schema from '../../docs/formats/model.schema.json';
@@ -10,7 +11,9 @@ import {
   jointKinds,
   motions,
   partCategories,
-  screwHeads,
+  headForms,
+  markColours,
+  markShapes,
   slotKinds,
 } from '@/core/procedure/vocabulary';
 import { readModelDocument } from './readModelDocument';
@@ -61,13 +64,16 @@ describe('readModelDocument', () => {
     const defs = schema.$defs;
     const [screw, other] = defs.joint.oneOf;
     expect(schema.properties.kind.enum).toEqual(deviceKinds);
-    expect(schema.properties.tests.items.enum).toEqual(deviceTests);
+    expect(defs.test.enum).toEqual(deviceTests);
     expect(defs.part.properties.category.enum).toEqual(partCategories);
     expect(defs.part.properties.slot.enum).toEqual(slotKinds);
-    expect(screw?.properties.head?.enum).toEqual(screwHeads);
+    expect(screw?.properties.form?.enum).toEqual(headForms);
+    expect(defs.mark.properties.shape.enum).toEqual(markShapes);
+    expect(defs.mark.properties.colour.enum).toEqual(markColours);
+    expect(screw?.properties.drive?.pattern).toBe(drivePattern.source);
     expect([screw?.properties.kind.const, ...(other?.properties.kind.enum ?? [])]).toEqual(jointKinds);
     expect(defs.arc.properties.reason.enum).toEqual(arcReasons);
-    expect(defs.operation.properties.motion.properties.kind.enum).toEqual(motions);
+    expect(defs.motion.properties.kind.enum).toEqual(motions);
     expect(defs.operation.properties.when.properties.findings.items.enum).toEqual(findings);
   });
 });

@@ -1,12 +1,17 @@
 import Ajv from 'ajv/dist/2020';
+import firstSchema from '../../docs/formats/model-1.schema.json';
 import schema from '../../docs/formats/model.schema.json';
 import { message, type Message } from '@/core/shared/message';
 import { checkModel } from '@/core/procedure/checkModel';
 import { placeOf, type ModelProblem } from '@/core/procedure/checks/problem';
 import { modelFormat, type Model } from '@/core/procedure/model';
+import { firstFormat, upgradeModel, type FirstModel } from '@/core/procedure/upgradeModel';
 import type { Path } from '@/core/procedure/patch';
 
-const validate = new Ajv({ allErrors: true, strict: false }).compile<Model>(schema);
+const ajv = new Ajv({ allErrors: true, strict: false });
+const validate = ajv.compile<Model>(schema);
+/** Documents of the first format are read as well: they are checked by their own schema, then made into this one. */
+const validateFirst = ajv.compile<FirstModel>(firstSchema);
 
 /** Most faults of one document that are told; more would not be read. */
 const mostFaults = 50;
@@ -30,15 +35,17 @@ export function readModelDocument(text: string): ReadModel {
     return fault('json', message('checks.fileNotJson', { says }), message('checks.correctInTextEditor'));
   }
   const format = (document as { format?: unknown } | null)?.format;
-  if (typeof format === 'string' && format !== modelFormat && format.startsWith('plucky-parcel/model@')) {
+  const isFirst = format === firstFormat;
+  if (typeof format === 'string' && format !== modelFormat && !isFirst && format.startsWith('plucky-parcel/model@')) {
     return fault(
       'format-newer',
       message('checks.writtenInFormatThisApplication', { format: format.slice(-12), own: modelFormat }),
       message('checks.exportForThisFormatOr'),
     );
   }
-  if (!validate(document)) {
-    const problems = (validate.errors ?? [])
+  const isRight = isFirst ? validateFirst(document) : validate(document);
+  if (!isRight) {
+    const problems = ((isFirst ? validateFirst : validate).errors ?? [])
       // The alternatives of a choice report their own misses; the choice itself says nothing more.
       .filter(({ keyword }) => keyword !== 'oneOf')
       .slice(0, mostFaults)
@@ -55,7 +62,8 @@ export function readModelDocument(text: string): ReadModel {
       });
     return { model: null, problems };
   }
-  return { model: document, problems: checkModel(document) };
+  const model = upgradeModel(document as Model | FirstModel);
+  return { model, problems: checkModel(model) };
 }
 
 /** Whether a document may be published: warnings may stay, errors may not. */

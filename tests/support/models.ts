@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Model } from '@/core/procedure/model';
+import { modelFormat, type Model } from '@/core/procedure/model';
 import type { Arc, Operation, WayBack } from '@/core/procedure/operations';
 
 const read = (id: string): Model =>
@@ -43,6 +43,7 @@ export const after = (...any: string[]): Arc => ({
 export const back = (given: Partial<WayBack> = {}): WayBack => ({
   title: 'Put it back',
   detail: '',
+  tool: 'Hands',
   minutes: { low: 1, likely: 1, high: 1 },
   consumables: [],
   ...given,
@@ -60,7 +61,7 @@ export function smallModel(operations: readonly Operation[], given: Partial<Mode
     valueCents: { A: 400, B: 300, C: 200, D: 100 },
   }));
   return {
-    format: 'plucky-parcel/model@1',
+    format: modelFormat,
     id: 'small',
     version: 1,
     maker: 'Fennick',

@@ -1,5 +1,6 @@
 import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
+import { screwName } from '@/core/screws/screwGroups';
 import type { Patch, Path } from '@/core/procedure/patch';
 
 /** Something on a face that can be moved, and resized when it is an area. */
@@ -26,7 +27,7 @@ export function marksOf(model: Model, faceId: string, operationId: string | unde
       ? [
           {
             id: joint.id,
-            label: isScrew(joint) ? `${joint.id}, ${joint.head} ${joint.lengthMm}` : `${joint.id}, ${joint.kind}`,
+            label: isScrew(joint) ? `${joint.id}, ${screwName(joint)}` : `${joint.id}, ${joint.kind}`,
             kind: 'joint',
             path: ['joints', at],
             xMm: joint.xMm,

@@ -1,25 +1,39 @@
 import type { Face } from '@/core/procedure/faces';
 import type { Joint } from '@/core/procedure/joints';
-import { jointKinds, screwHeads, type JointKind, type ScrewHead } from '@/core/procedure/vocabulary';
+import { readDrive } from '@/core/procedure/drives';
+import { jointKinds, type JointKind } from '@/core/procedure/vocabulary';
 import { idFrom } from './words';
 
 /** Screws as they are written: “4 PH00 3.0”. */
 export interface ScrewCount {
-  readonly head: ScrewHead;
-  readonly lengthMm: number;
+  readonly drive: string;
+  /** Left out where nobody has measured it: “21 PH00”. */
+  readonly lengthMm?: number;
   readonly count: number;
 }
 
-const screwPattern = /^(?:(\d{1,2})\s*(?:x|×)?\s*)?([a-z]{1,2}\d{1,3})\s*(?:x|×)?\s*(\d{1,2}(?:[.,]\d)?)$/i;
+const times = /\s*[x×]\s*|\s+/.source;
+const screwPattern = new RegExp(
+  `^(?:(\\d{1,2})(?:${times})?)?([a-z]{1,5}\\d{0,4}(?:\\.\\d)?)(?:(?:${times})(\\d{1,2}(?:[.,]\\d)?))?$`,
+  'i',
+);
 
-/** Reads one entry as screws: a count (1 when left out), a head and a length in millimetres. */
+/**
+ * Reads one entry as screws: a count (1 when left out), a drive, and a length in millimetres with a space before it, which
+ * may be left out. A drive that is in no standard family needs a count or a length beside it, else any word were one.
+ */
 export function readScrews(text: string): ScrewCount | undefined {
   const match = screwPattern.exec(text.trim());
-  const head = screwHeads.find((known) => known === match?.[2]?.toUpperCase());
-  if (!match || !head) return undefined;
-  const count = match[1] === undefined ? 1 : Number(match[1]);
-  const lengthMm = Number((match[3] as string).replace(',', '.'));
-  return count > 0 && lengthMm > 0 ? { head, lengthMm, count } : undefined;
+  if (!match) return undefined;
+  const [, counted, letters, measured] = match;
+  const drive = (letters as string).toUpperCase();
+  const { family, size } = readDrive(drive);
+  if (size === '' && family !== 'PLUS') return undefined;
+  if (family === null && counted === undefined && measured === undefined) return undefined;
+  const count = counted === undefined ? 1 : Number(counted);
+  const lengthMm = measured === undefined ? undefined : Number(measured.replace(',', '.'));
+  if (count === 0 || lengthMm === 0) return undefined;
+  return { drive, count, ...(lengthMm !== undefined && { lengthMm }) };
 }
 
 /** Reads screws from a list with commas; what is no screw is returned as it was written. */
@@ -38,25 +52,9 @@ export function readScrewList(text: string): {
   };
 }
 
-/** Thread diameters by head, as they usually go together; the bench measures the real one later. */
-const usualDiameterMm: Readonly<Record<string, number>> = {
-  PH000: 1.2,
-  PH00: 1.4,
-  PH0: 2,
-  T3: 1,
-  T4: 1.4,
-  T5: 2,
-  T6: 2.2,
-  P2: 1.2,
-  P5: 1.4,
-  Y00: 2,
-  SL2: 2,
-  H2: 2.4,
-};
-
-/** New screws on a face, in a row that does not run over what is there. */
+/** New screws on a face, in a row that does not run over what is there. What was not written stays unknown. */
 export function makeScrews(
-  { head, lengthMm, count }: ScrewCount,
+  { drive, lengthMm, count }: ScrewCount,
   face: Face,
   holds: readonly string[],
   joints: readonly Joint[],
@@ -72,10 +70,8 @@ export function makeScrews(
       face: face.id,
       ...freePlace(face, joints.length + number),
       holds,
-      head,
-      lengthMm,
-      diameterMm: usualDiameterMm[head] ?? 1.4,
-      depthMm: Math.round((lengthMm + 0.5) * 10) / 10,
+      drive,
+      ...(lengthMm !== undefined && { lengthMm }),
     });
   }
   return made;

@@ -1,4 +1,5 @@
 import type { Operation, WayBack } from '@/core/procedure/operations';
+import { guessToolKind } from './words';
 
 /** Verbs of the way out and of the way back; the longer ones first. */
 const verbs: readonly (readonly [RegExp, string])[] = [
@@ -26,9 +27,13 @@ export function wayBackOf({
   opens,
   frees,
   minutes,
-}: Pick<Operation, 'title' | 'opens' | 'frees' | 'minutes'>): WayBack | null {
+  tool,
+}: Pick<Operation, 'title' | 'opens' | 'frees' | 'minutes' | 'tool'>): WayBack | null {
   if (opens.length === 0 && frees.length === 0) return null;
   const rule = verbs.find(([pattern]) => pattern.test(title));
   const back = rule ? title.replace(rule[0], rule[1]) : `Back: ${title}`;
-  return { title: back.slice(0, 60), detail: '', minutes, consumables: [] };
+  return { title: back.slice(0, 60), detail: '', tool: usualBackTool(tool), minutes, consumables: [] };
 }
+
+/** What drives screws out drives them in; what prises is a hand on the way back. */
+const usualBackTool = (tool: string): string => (guessToolKind(tool) === 'driver' ? tool : 'Hands');

@@ -106,6 +106,10 @@ const attributes: Readonly<Record<PartCategory, readonly Asked[]>> = {
   hinge: plain,
   cable: plain,
   tray: plain,
+  cooling: plain,
+  aerial: plain,
+  'clock-cell': plain,
+  'cable-set': plain,
 };
 
 /** What a part of a category is graded by, with the limits of the house. */

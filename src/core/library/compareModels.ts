@@ -1,3 +1,4 @@
+import { unattendedMinutes } from '@/core/procedure/operations';
 import { featuresOf, type Feature } from '@/core/procedure/features';
 import type { Model } from '@/core/procedure/model';
 import { screwGroups, screwName } from '@/core/screws/screwGroups';
@@ -30,7 +31,7 @@ export function compareModels(a: Model, b: Model): Comparison {
       { label: message('library.handsOnMinutesLikely'), values: pair((model) => cardOf(model).minutes.toFixed(1)) },
       {
         label: message('library.minutesOnFixture'),
-        values: pair(({ operations }) => sum(operations.map(({ wait }) => wait?.minutes ?? 0)).toFixed(0)),
+        values: pair(({ operations }) => sum(operations.map(unattendedMinutes)).toFixed(0)),
       },
       { label: message('library.parts'), values: pair(({ parts }) => String(parts.length)) },
       { label: message('library.screws'), values: pair(screwWords) },

@@ -1,3 +1,4 @@
+import { screwName } from '@/core/screws/screwGroups';
 import { keysOf, type OpeningLog } from './openingLog';
 
 /** Something that came off and did not go back, or the other way round, in one log. */
@@ -23,7 +24,7 @@ export function imbalancesOf(log: OpeningLog): readonly Imbalance[] {
     counts.set(what, entry);
   };
   for (const { leg, verb, thing, screws } of log.entries) {
-    for (const screw of screws) count(`${screw.head} ${screw.lengthMm.toFixed(1)}`, leg, screw.count);
+    for (const screw of screws) count(screwName(screw), leg, screw.count);
     if (verb !== 'warm' && verb !== 'look') count(`${verb} ${thing.trim().toLowerCase()}`, leg, 1);
   }
   return [...counts]

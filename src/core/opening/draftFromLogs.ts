@@ -200,6 +200,7 @@ function backOf(step: Step, backs: ReadonlyMap<string, BackStep>, byKey: Readonl
   return {
     title: titleOf(entry, 'back'),
     detail: '',
+    tool: entry.tool || 'Hands',
     minutes: minutesOf(back.entries),
     consumables: [],
     ...(after.length > 0 && { after }),

@@ -27,7 +27,7 @@ const entry = (verb: Verb, thing: string, given: Partial<LogEntry> = {}): LogEnt
   seconds: 30,
   ...given,
 });
-const screws = (count: number, lengthMm = 3) => ({ screws: [{ head: 'PH00' as const, lengthMm, count }] });
+const screws = (count: number, lengthMm = 3) => ({ screws: [{ drive: 'PH00', lengthMm, count }] });
 /** Out as given, and back in reverse. */
 const log = (number: number, out: readonly LogEntry[]): OpeningLog => ({
   number,

@@ -92,23 +92,39 @@ export function questionsFor(model: Model, imbalances: readonly Imbalance[], log
   return asked.filter((question) => question !== false).sort((a, b) => b.weight - a.weight);
 }
 
-/** Screws of one head that differ by little: what lies below the shallower hole decides what a mix-up costs. */
+/** Screws of one drive that can be mistaken: what lies below the shallower hole decides what a mix-up costs. */
 function lookAlikes(model: Model): readonly Question[] {
   const screws = model.joints.filter(isScrew);
-  const pairs = new Map<string, Question>();
-  for (const short of screws) {
+  const questions = new Map<string, Question>();
+  for (const screw of screws) {
+    const { drive, lengthMm } = screw;
+    const ask = (field: 'lengthMm' | 'depthMm', question: Pick<Question, 'asks' | 'because' | 'weight'>) => {
+      const id = `${field === 'depthMm' ? 'depth' : 'length'}-${drive}-${lengthMm ?? 'unknown'}`;
+      if (!questions.has(id))
+        questions.set(id, { id, ...question, path: ['joints', model.joints.indexOf(screw), field] });
+    };
+    if (lengthMm === undefined) {
+      ask('lengthMm', {
+        asks: message('opening.howLongAreThose', { drive }),
+        because: message('opening.unknownLengthCannotBeTold'),
+        weight: 65,
+      });
+      continue;
+    }
+    if (screw.depthMm !== undefined) continue;
     const long = screws.find(
-      ({ head, lengthMm }) => head === short.head && lengthMm > short.lengthMm && lengthMm - short.lengthMm <= 2,
+      (other) =>
+        other.drive === drive &&
+        other.lengthMm !== undefined &&
+        other.lengthMm > lengthMm &&
+        other.lengthMm - lengthMm <= 2,
     );
-    if (!long) continue;
-    const id = `depth-${short.head}-${short.lengthMm}`;
-    pairs.set(id, {
-      id,
-      asks: message('opening.howDeepHole', { head: short.head, lengthMm: short.lengthMm }),
-      because: message('opening.mmScrewWithSameHead', { lengthMm: long.lengthMm }),
+    if (long?.lengthMm === undefined) continue;
+    ask('depthMm', {
+      asks: message('opening.howDeepHole', { drive, lengthMm }),
+      because: message('opening.mmScrewWithSameDrive', { lengthMm: long.lengthMm }),
       weight: 70,
-      path: ['joints', model.joints.indexOf(short), 'depthMm'],
     });
   }
-  return [...pairs.values()];
+  return [...questions.values()];
 }

@@ -29,7 +29,7 @@ const screw = (id: string, given: Partial<Screw> = {}): Screw => ({
   xMm: 5,
   yMm: 5,
   holds: [],
-  head: 'PH00',
+  drive: 'PH00',
   lengthMm: 3,
   diameterMm: 1.4,
   depthMm: 3.4,
@@ -118,10 +118,26 @@ const tripping: Readonly<Record<RuleId, Model>> = {
     [op('plug', { opens: ['p'] }), op('tape', { opens: ['t'], after: [after('plug')] })],
     { joints: [clip('t', { kind: 'tape', leadsTo: 'p' }), clip('p', { kind: 'plug' })] },
   ),
-  'sealed-before-gate': smallModel([
-    op('a', { back: back({ gate: { what: 'Test', tests: ['starts'], powersOn: true, offAgain: 'Off.' } }) }),
-    op('b', { after: [after('a')], back: back({ seals: true }) }),
-  ]),
+  // The cover is glued over the display’s plug before the board is back.
+  'sealed-before-gate': withParts(
+    [part('main', { category: 'board' }), part('panel', { category: 'display' })],
+    [
+      op('a', { frees: ['main'] }),
+      op('b', { after: [after('a')], back: back({ seals: true }) }),
+      op('c', { after: [after('b')], opens: ['d'], frees: ['panel'] }),
+    ],
+    { tests: ['picture'], joints: [clip('d', { kind: 'plug', holds: ['panel'] })] },
+  ),
+  'gate-impossible': withParts(
+    [part('main', { category: 'board' })],
+    [
+      op('a', { frees: ['main'] }),
+      op('b', {
+        after: [after('a')],
+        back: back({ gate: { what: 'Test', tests: ['starts'], powersOn: true, offAgain: 'Off.' } }),
+      }),
+    ],
+  ),
   'power-after-gate': smallModel(
     [op('a', { opens: ['p'], back: back({ gate: { what: 'Test', tests: ['starts'], powersOn: true } }) })],
     { joints: [clip('p', { kind: 'plug' })] },
@@ -167,7 +183,7 @@ const tripping: Readonly<Record<RuleId, Model>> = {
   }),
   'metal-at-cell': withParts([cell()], [op('a', { tool: 'Steel spatula', frees: ['cell'] })], { tools }),
   'no-certificate': smallModel([op('a', { opens: ['j'] })], { joints: [clip('j', { kind: 'solder' })] }),
-  'no-fixture': smallModel([op('a', { wait: { minutes: 5, fixture: '', what: 'glue sets' } })]),
+  'no-fixture': smallModel([op('a', { waits: [{ minutes: 5, fixture: '', what: 'glue sets' }] })]),
 };
 
 describe('checkModel', () => {

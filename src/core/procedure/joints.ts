@@ -1,5 +1,5 @@
 import type { Point } from './faces';
-import type { JointKind, RibbonLock, ScrewHead } from './vocabulary';
+import type { HeadForm, JointKind, MarkColour, MarkShape, RibbonLock } from './vocabulary';
 
 interface JointBase extends Point {
   readonly id: string;
@@ -11,6 +11,15 @@ interface JointBase extends Point {
   readonly releases?: readonly string[];
   /** Opening it takes a power source off. */
   readonly power?: boolean;
+  /** What is printed beside it. */
+  readonly mark?: PrintedMark;
+}
+
+/** A letter or number of up to three signs, or a shape, in a colour. */
+export interface PrintedMark {
+  readonly text?: string;
+  readonly shape?: MarkShape;
+  readonly colour?: MarkColour;
 }
 
 export interface TorqueNewtonCm {
@@ -21,14 +30,17 @@ export interface TorqueNewtonCm {
 
 export interface Screw extends JointBase {
   readonly kind: 'screw';
-  readonly head: ScrewHead;
-  readonly lengthMm: number;
-  readonly diameterMm: number;
+  /** Drive by its standard name and size; `drives.ts` has the families. */
+  readonly drive: string;
+  readonly form?: HeadForm;
+  /** What nobody has measured is left out, and stays unknown. */
+  readonly lengthMm?: number;
+  readonly diameterMm?: number;
   /** Depth to what a longer screw would hurt. */
-  readonly depthMm: number;
+  readonly depthMm?: number;
   readonly torqueNewtonCm?: TorqueNewtonCm;
   readonly singleUse?: boolean;
-  /** Stays in its part. */
+  /** Stays in its part: it is loosened, and lies in no cup. */
   readonly isCaptive?: boolean;
   /** The screw (a joint) whose head is this one's thread: it comes out before that one. */
   readonly threadsInto?: string;
@@ -50,3 +62,9 @@ export interface OtherJoint extends JointBase {
 export type Joint = Screw | OtherJoint;
 
 export const isScrew = (joint: Joint): joint is Screw => joint.kind === 'screw';
+
+/** A screw that comes out of its hole and lies somewhere until it goes back. */
+export const comesOut = (joint: Joint): joint is Screw => isScrew(joint) && joint.isCaptive !== true;
+
+/** Caps and covers over screws lie in a cup like screws: each is there once, and easily lost. */
+export const isCap = (joint: Joint): boolean => joint.kind === 'cap';

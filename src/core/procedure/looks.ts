@@ -29,7 +29,7 @@ export function looksOf(model: Model): Looks {
   );
   const outside = new Set(first.flatMap(({ opens }) => opens));
   const screws = model.joints.filter(isScrew).filter(({ id, hiddenBy }) => outside.has(id) && hiddenBy === undefined);
-  const heads = [...new Set(screws.map(({ head }) => head))].sort();
+  const heads = [...new Set(screws.map(({ drive }) => drive))].sort();
   const longest = Math.max(...model.faces.flatMap(({ widthMm, heightMm }) => [widthMm, heightMm]));
   const over = sizes.findLast((size) => longest >= size);
   const under = sizes.find((size) => longest < size);

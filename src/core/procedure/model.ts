@@ -5,7 +5,7 @@ import type { Operation } from './operations';
 import type { ModelPart } from './parts';
 import type { DeviceKind, DeviceTest, ToolKind } from './vocabulary';
 
-export const modelFormat = 'plucky-parcel/model@1';
+export const modelFormat = 'plucky-parcel/model@2';
 
 /**
  * A model document: how one model of device comes apart and goes back together.
@@ -31,6 +31,10 @@ export interface Model {
   readonly variants: readonly { readonly id: string; readonly name: string; readonly priceCents: number }[];
   readonly priceCents: Readonly<Record<SaleGrade, number>>;
   readonly tests: readonly DeviceTest[];
+  /** What a test runs through, where that is more or less than its kind says (`testPaths.ts`). */
+  readonly testNeeds?: readonly TestNeed[];
+  /** A pack or supply that powers the unit for a test in place of its battery. */
+  readonly testPack?: { readonly name: string; readonly joint: string };
   readonly proofOfOff: string;
   /** What to do when it cannot be switched off: dead display, dead key, dead board. */
   readonly offWhenDead?: string;
@@ -43,6 +47,13 @@ export interface Model {
   readonly parts: readonly ModelPart[];
   readonly joints: readonly Joint[];
   readonly operations: readonly Operation[];
+}
+
+/** Parts that must be in and joints that must be shut for a test. */
+export interface TestNeed {
+  readonly test: DeviceTest;
+  readonly parts?: readonly string[];
+  readonly joints?: readonly string[];
 }
 
 /** How the unit is held open. An operation names it by its name. */

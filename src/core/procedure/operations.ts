@@ -1,6 +1,16 @@
 import type { Wording } from '@/core/shared/message';
 import type { Point } from './faces';
-import type { ArcReason, CueKind, DeviceTest, Finding, Hand, HeatMaterial, HeatSource, Motion } from './vocabulary';
+import type {
+  ArcReason,
+  CueKind,
+  DeviceTest,
+  Finding,
+  Hand,
+  HeatMaterial,
+  HeatSource,
+  Motion,
+  TestResult,
+} from './vocabulary';
 
 export interface Arc {
   /** One of these must be done first; several arcs must all be satisfied. */
@@ -16,6 +26,10 @@ export interface Condition {
   readonly configurations?: readonly string[];
   readonly findings?: readonly Finding[];
   readonly absentFindings?: readonly Finding[];
+  /** Only for a unit whose quick test came out so: another way for one that does not start. */
+  readonly tests?: readonly { readonly test: DeviceTest; readonly result: Exclude<TestResult, 'not-tested'> }[];
+  /** Only after an operation that ended in this way. */
+  readonly ends?: readonly { readonly operation: string; readonly end: string }[];
 }
 
 export interface Minutes {
@@ -29,6 +43,14 @@ export interface Wait {
   readonly minutes: number;
   readonly fixture: string;
   readonly what: Wording<'sheet'>;
+  /** What hands do before it begins: turn the clamp, trim while it is soft. Not for the first wait of a step. */
+  readonly first?: Moment;
+}
+
+/** An attended moment between two waits. */
+export interface Moment {
+  readonly does: string;
+  readonly minutes: Minutes;
 }
 
 export interface Caution {
@@ -96,6 +118,15 @@ export interface Rung {
   readonly consumable?: Consumable;
   /** Go no further than this on one rung. */
   readonly mostMinutes: number;
+  /** What this rung is done with, where that is not the step's own tool. */
+  readonly tool?: string;
+  readonly heat?: Heat;
+  readonly solvent?: Solvent;
+}
+
+export interface Solvent {
+  readonly name: string;
+  readonly ventilateMinutes: number;
 }
 
 /** How warm the surface gets, and what lies below it. */
@@ -105,17 +136,58 @@ export interface Heat {
   /** At which the adhesive gives. */
   readonly softCelsius?: number;
   /** From the outside in, with one layer of adhesive; the cell, where there is one, is the innermost. */
-  readonly layers?: readonly { readonly material: HeatMaterial; readonly mm: number }[];
+  readonly layers?: readonly HeatLayer[];
+  /** How the heater is set for that: its own dial, how far off it is held, and for how long. */
+  readonly setting?: { readonly dialCelsius?: number; readonly distanceMm?: number; readonly minutes?: number };
 }
 
-export interface Operation {
+export interface HeatLayer {
+  readonly material: HeatMaterial;
+  readonly mm: number;
+  /** The part that this layer is: once it is out, the layer is gone. */
+  readonly part?: string;
+}
+
+export interface Hold extends Point {
+  readonly where: string;
+  readonly hand?: Hand;
+}
+
+export interface Cue {
+  readonly kind: CueKind;
+  readonly says: string;
+  readonly needs?: string;
+}
+
+/** What hands do at one step, on the way out or on the way back. Nothing of one is taken for the other. */
+export interface Handwork {
+  readonly tool: string;
+  /** A second tool that is used together with it. */
+  readonly withTool?: string;
+  readonly posture?: string;
+  /** What is laid out, peeled or cleaned first. */
+  readonly prepare?: readonly string[];
+  readonly motion?: PartMotion;
+  readonly hold?: Hold;
+  /** Where the tip of a prying tool is set. */
+  readonly tip?: Point;
+  readonly seam?: readonly SeamSegment[];
+  readonly heat?: Heat;
+  readonly solvent?: Solvent;
+  readonly cues?: readonly Cue[];
+  /** Unattended time, one after the other, with what hands do between them. */
+  readonly waits?: readonly Wait[];
+  /** What a second person's hand does. */
+  readonly helper?: string;
+  readonly needsCertificate?: boolean;
+}
+
+export interface Operation extends Handwork {
   readonly id: string;
   /** Verb and thing, as it stands large at the bench. */
   readonly title: string;
   readonly detail: string;
   readonly face: string;
-  readonly posture?: string;
-  readonly tool: string;
   /** Other tools that do it, with what they do to the minutes. */
   readonly orTools?: readonly { readonly tool: string; readonly minutesFactor: number }[];
   readonly opens: readonly string[];
@@ -141,13 +213,8 @@ export interface Operation {
   }[];
   /** Slower while a part stands in the way. */
   readonly slowWhile?: readonly { readonly part: string; readonly factor: number; readonly because: string }[];
-  readonly motion?: PartMotion;
   /** Parts that block the motion while they are in. */
   readonly blockedBy?: readonly string[];
-  readonly hold?: Point & { readonly where: string; readonly hand?: Hand };
-  /** Where the tip of a prying tool is set. */
-  readonly tip?: Point;
-  readonly seam?: readonly SeamSegment[];
   /** Opens so far until something is off. */
   readonly limit?: {
     readonly mm?: number;
@@ -155,38 +222,29 @@ export interface Operation {
     readonly because: string;
     readonly until?: string;
   };
-  readonly heat?: Heat;
-  readonly solvent?: { readonly name: string; readonly ventilateMinutes: number };
   readonly cautions: readonly Caution[];
-  readonly cues?: readonly { readonly kind: CueKind; readonly says: string; readonly needs?: string }[];
-  readonly wait?: Wait;
   readonly ends?: readonly OperationEnd[];
   readonly ladder?: { readonly rungs: readonly Rung[]; readonly stop: string };
   readonly risks?: readonly { readonly part: string; readonly chance: number; readonly what: string }[];
-  /** What a second person's hand does. */
-  readonly helper?: string;
-  readonly needsCertificate?: boolean;
   readonly skill?: string;
   /** How it goes back; null when nothing of it is done on the way back. */
   readonly back: WayBack | null;
 }
 
-export interface WayBack {
+export interface WayBack extends Handwork {
   readonly title: string;
   readonly detail: string;
   readonly minutes: Minutes;
   readonly consumables: readonly Consumable[];
   /** Adhesive or single-use: the gate comes before it. */
   readonly seals?: boolean;
-  readonly wait?: Wait;
+  readonly cautions?: readonly Caution[];
   /** Operations whose way back is done before this one, where that is not the reverse. */
   readonly after?: readonly { readonly operation: string; readonly because: string }[];
   /** Joints it closes, where they are not those that were opened. */
   readonly closes?: readonly string[];
   /** Joints that stay open: replaced, moved to another part, or not made again. */
   readonly leaves?: readonly { readonly joint: string; readonly because: string }[];
-  /** What is made ready first: films, old glue, dry fit. */
-  readonly prepare?: readonly string[];
   /** The edge it closes from, and how far off it is set down. */
   readonly start?: { readonly edge: string; readonly offsetMm: number };
   /** A check that must pass before this step. */
@@ -200,3 +258,7 @@ export interface Gate {
   readonly powersOn?: boolean;
   readonly offAgain?: string;
 }
+
+/** Unattended minutes of a step, over all of its waits. */
+export const unattendedMinutes = ({ waits = [] }: Pick<Handwork, 'waits'>): number =>
+  waits.reduce((sum, { minutes }) => sum + minutes, 0);

@@ -1,5 +1,21 @@
 import type { SaleGrade } from '@/core/shared/grades';
-import type { HazardKind, PartCategory, SlotKind } from './vocabulary';
+import type { Minutes } from './operations';
+import type { HazardKind, PartCategory, PowerReach, SlotKind } from './vocabulary';
+
+/** A part that sits on an assembly and is moved to the one that replaces it. */
+export interface Transfer {
+  readonly part: string;
+  /** As it stands at the bench; made of the part's name when left out. */
+  readonly title?: string;
+  readonly detail?: string;
+  readonly tool: string;
+  readonly minutes: Minutes;
+  /** Its own joints on the assembly: opened on the old one, closed on the new one. */
+  readonly joints?: readonly string[];
+  /** Chance of breaking it on the way. */
+  readonly breakage?: number;
+  readonly needsCertificate?: boolean;
+}
 
 export interface ModelPart {
   readonly id: string;
@@ -20,8 +36,8 @@ export interface ModelPart {
   readonly handling?: string;
   /** What is fused into this one part. */
   readonly assembly?: readonly string[];
-  /** Parts that move over to the replacement of an assembly; an empty list says that nothing does. */
-  readonly transfers?: readonly string[];
+  /** What moves over to the replacement of an assembly; an empty list says that nothing does. */
+  readonly transfers?: readonly Transfer[];
   /** Variants it is made for (colour, region); all when left out. */
   readonly variants?: readonly string[];
   /** Its partner: each works only with the other and is worth nothing alone. */
@@ -31,6 +47,8 @@ export interface ModelPart {
   readonly heatLimitCelsius?: number;
   /** A source of current. A battery is the main one without saying so. */
   readonly power?: 'main' | 'second';
+  /** How far “power first” goes for a second source; everything when left out. */
+  readonly powerReach?: PowerReach;
   /** Parts that cannot move while this one is in: a tray, stylus or card that reaches into their way. */
   readonly standsThrough?: readonly string[];
   /** Why it seldom survives removal: it is taken out only when it is bad already. */

@@ -19,6 +19,10 @@ export const partCategories = [
   'hinge',
   'cable',
   'tray',
+  'cooling',
+  'aerial',
+  'clock-cell',
+  'cable-set',
 ] as const;
 export type PartCategory = (typeof partCategories)[number];
 
@@ -41,18 +45,28 @@ export const jointKinds = [
   'channel',
   'threaded',
   'cap',
+  'socket',
+  'half-turn',
+  'press-fit',
 ] as const;
 export type JointKind = (typeof jointKinds)[number];
 
 /** Joints that carry current or signals: they are opened with the power off. */
-export const electricalKinds: readonly JointKind[] = ['plug', 'ribbon', 'coaxial', 'board-plug', 'solder'];
+export const electricalKinds: readonly JointKind[] = ['plug', 'ribbon', 'coaxial', 'board-plug', 'solder', 'socket'];
 
 export const ribbonLocks = ['flip', 'slide'] as const;
 export type RibbonLock = (typeof ribbonLocks)[number];
 
-/** Standard drive names: cross-recess PH, hexalobular T, five-lobe P, three-wing Y, slotted SL, hexagon H. */
-export const screwHeads = ['PH000', 'PH00', 'PH0', 'T3', 'T4', 'T5', 'T6', 'P2', 'P5', 'Y00', 'SL2', 'H2'] as const;
-export type ScrewHead = (typeof screwHeads)[number];
+/** What the head of a screw looks like from the side. */
+export const headForms = ['pan', 'flat', 'countersunk', 'raised', 'cylinder', 'hexagon', 'none'] as const;
+export type HeadForm = (typeof headForms)[number];
+
+/** What may be printed beside a hole instead of a letter or a number. */
+export const markShapes = ['triangle', 'circle', 'square', 'arrow', 'star'] as const;
+export type MarkShape = (typeof markShapes)[number];
+
+export const markColours = ['white', 'black', 'red', 'yellow', 'green', 'blue', 'silver', 'copper'] as const;
+export type MarkColour = (typeof markColours)[number];
 
 export const arcReasons = ['physical', 'protective', 'house'] as const;
 export type ArcReason = (typeof arcReasons)[number];
@@ -85,6 +99,13 @@ export const deviceTests = [
   'ports',
   'account-lock',
   'firmware-lock',
+  'gives-charge',
+  'vibration',
+  'microphone',
+  'front-camera',
+  'sensors',
+  'service',
+  'scan',
 ] as const;
 export type DeviceTest = (typeof deviceTests)[number];
 
@@ -131,6 +152,10 @@ export const heatMaterials = [
   'cell',
 ] as const;
 export type HeatMaterial = (typeof heatMaterials)[number];
+
+/** What must be off before the current of a second source is off: everything, or what it feeds by itself. */
+export const powerReaches = ['everything', 'its-own'] as const;
+export type PowerReach = (typeof powerReaches)[number];
 
 export const hands = ['left', 'right', 'both'] as const;
 export type Hand = (typeof hands)[number];

@@ -148,9 +148,9 @@ const onePerCup = (cups: readonly Cup[]): readonly Cup[] => [
 
 /** What comes of two kinds of screws in one cup. */
 function mixUp({ group: own }: Cup, { group: other }: Cup): Message<'rehearsal'> {
-  const [long, short] = own.lengthMm >= other.lengthMm ? [own, other] : [other, own];
-  const tooDeep = long.lengthMm - short.depthMm;
-  const isAlike = long.head === short.head;
+  const [long, short] = (own.lengthMm ?? 0) >= (other.lengthMm ?? 0) ? [own, other] : [other, own];
+  const tooDeep = (long.lengthMm ?? 0) - (short.depthMm ?? Infinity);
+  const isAlike = long.drive === short.drive;
   if (isAlike && tooDeep > 0.05)
     return message('rehearsal.inHoleGoesMmToo', { long: screwName(long), short: screwName(short), tooDeep });
   return isAlike

@@ -43,13 +43,15 @@ describe('what a test points at, and what speaks against a part', () => {
       }),
     );
     expect(answersFor).toEqual({
-      board: ['starts', 'radios'],
+      board: ['starts', 'radios', 'gives-charge', 'service'],
       battery: ['charges'],
-      port: ['charges', 'ports'],
+      port: ['charges', 'ports', 'gives-charge'],
       display: ['picture', 'touch'],
       keys: ['keys'],
-      speaker: ['sound'],
-      camera: ['cameras'],
+      speaker: ['sound', 'microphone'],
+      camera: ['cameras', 'front-camera'],
+      motor: ['vibration'],
+      sensor: ['sensors', 'scan'],
     });
     expect([...suspects['account-lock'], ...suspects['firmware-lock']]).toEqual([]);
   });

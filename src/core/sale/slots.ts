@@ -18,6 +18,13 @@ export const suspects: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
   ports: ['port'],
   'account-lock': [],
   'firmware-lock': [],
+  'gives-charge': ['port', 'board'],
+  vibration: ['motor'],
+  microphone: ['speaker'],
+  'front-camera': ['camera'],
+  sensors: ['sensor'],
+  service: ['board'],
+  scan: ['sensor'],
 };
 
 /** A part that nobody found fault with works and looks used. */

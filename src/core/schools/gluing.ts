@@ -6,7 +6,7 @@ interface Glue {
   readonly consumables: WayBack['consumables'];
   /** Attended minutes on top of setting the cover down. */
   readonly minutes: number;
-  readonly wait: NonNullable<WayBack['wait']>;
+  readonly waits: NonNullable<WayBack['waits']>;
 }
 
 /**
@@ -20,19 +20,19 @@ const glues: Readonly<Record<Exclude<Schools['gluing'], 'as-written'>, Glue>> = 
       { name: message('sheet.gelDot'), count: 4, unitCents: 4 },
     ],
     minutes: 2,
-    wait: { minutes: 15, fixture: 'clamp', what: message('sheet.gelSets') },
+    waits: [{ minutes: 15, fixture: 'clamp', what: message('sheet.gelSets') }],
   },
   liquid: {
     consumables: [{ name: message('sheet.liquidGlue'), count: 1, unitCents: 25 }],
     minutes: 1,
-    wait: { minutes: 45, fixture: 'clamp', what: message('sheet.glueSets') },
+    waits: [{ minutes: 45, fixture: 'clamp', what: message('sheet.glueSets') }],
   },
 };
 
 /** The way back of a step that glues, by another school. */
 export function gluedBy(school: keyof typeof glues, back: WayBack): WayBack {
-  const { consumables, minutes, wait } = glues[school];
-  return { ...back, consumables, minutes: longer(back.minutes, minutes), wait };
+  const { consumables, minutes, waits } = glues[school];
+  return { ...back, consumables, minutes: longer(back.minutes, minutes), waits };
 }
 
 const longer = ({ low, likely, high }: Minutes, by: number): Minutes => ({

@@ -1,3 +1,4 @@
+import { unattendedMinutes } from '@/core/procedure/operations';
 import { phone, shippedModels } from '../../../tests/support/models';
 import { checkModel } from '@/core/procedure/checkModel';
 import { isScrew } from '@/core/procedure/joints';
@@ -166,7 +167,7 @@ describe('modelBySchools', () => {
     const liquidly = by(phone, { ...asWritten, gluing: 'liquid' });
     const onSheet = new Set(sheetBy(phone, 'rebuild', asWritten).steps.map(({ operationId }) => operationId));
     const glued = phone.operations.filter((one, at) => onSheet.has(one.id) && one !== liquidly.operations[at]);
-    const wait = glued.reduce((sum, { back }) => sum + (back?.wait?.minutes ?? 0), 0);
+    const wait = glued.reduce((sum, { back }) => sum + unattendedMinutes(back ?? {}), 0);
     const spent = glued.flatMap(({ back }) => back?.consumables ?? []).reduce((sum, each) => sum + each.unitCents, 0);
     expect(glued.map(({ back }) => back?.title)).toEqual(['Seal the back down']);
     expect(gel).toEqual({ waits: written.waits - wait + 15, cents: written.cents - spent + 46 });

@@ -9,6 +9,9 @@ export interface Cup {
   readonly group: ScrewGroup;
 }
 
+/** What is used once lies in no cup: it goes to the discard, and new ones come on the way back. */
+export const discard = 0;
+
 export interface ScrewStep {
   readonly stepId: string;
   /** The face that its screws are drawn on: a mat shows one face. */
@@ -22,7 +25,7 @@ export interface ScrewStep {
  * _Tray_: look-alikes that a step takes out together get a cup each: that is what keeps a longer screw out of a shallow
  * hole. When there are more groups than cups, neighbours in the order share one: those that are least easily confused,
  * weighed by what the wrong one would do, exactly. _Mat_: one for each face, and the screw lies where it sat. _Piles_:
- * one for each kind of screw, whichever step it came from.
+ * one for each kind of screw, whichever step it came from. Whatever the house does, single-use ones go to the discard.
  *
  * @param steps   in removal order
  * @param most    cups of the tray, at least one
@@ -36,7 +39,12 @@ export function placeScrews(
   lying: ReadonlyMap<string, readonly number[]> = new Map(),
 ): readonly Cup[] {
   const entries = steps.flatMap(({ stepId, face, groups }) =>
-    groups.map((group, at) => ({ stepId, face, group, lies: lying.get(stepId)?.[at] })),
+    groups.map((group, at) => ({
+      stepId,
+      face,
+      group,
+      lies: group.singleUse ? discard : lying.get(stepId)?.[at],
+    })),
   );
   const taken = Math.max(0, ...entries.map(({ lies = 0 }) => lies));
   const open = entries.filter(({ lies }) => lies === undefined);
@@ -68,11 +76,15 @@ interface Lying extends Pick<ScrewStep, 'face'> {
   readonly lies: number | undefined;
 }
 
-const pileOf = ({ group }: Lying): string => `${group.head} ${group.lengthMm} ${group.diameterMm}`;
+const pileOf = ({ group }: Lying): string => `${group.kind} ${group.drive} ${group.lengthMm} ${group.diameterMm}`;
 
 /** A number for each name, for those that lie nowhere yet; one that has a number keeps it. */
 function numbersBy(nameOf: (entry: Lying) => string, entries: readonly Lying[], taken: number): number[] {
-  const known = new Map(entries.flatMap((entry) => (entry.lies === undefined ? [] : [[nameOf(entry), entry.lies]])));
+  const known = new Map(
+    entries.flatMap((entry) =>
+      entry.lies === undefined || entry.lies === discard ? [] : [[nameOf(entry), entry.lies]],
+    ),
+  );
   let next = taken;
   return entries
     .filter(({ lies }) => lies === undefined)

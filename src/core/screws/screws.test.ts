@@ -19,7 +19,8 @@ describe('screwGroups', () => {
 
 describe('placeScrews', () => {
   const group = (lengthMm: number, given: Partial<ScrewGroup> = {}): ScrewGroup => ({
-    head: 'PH00',
+    kind: 'screw',
+    drive: 'PH00',
     lengthMm,
     diameterMm: 1.4,
     depthMm: lengthMm + 1,
@@ -43,7 +44,7 @@ describe('placeScrews', () => {
       fc.record({
         lengthMm: fc.constantFrom(2, 2.5, 3, 3.5, 6),
         depthMm: fc.constantFrom(2.5, 4, 8),
-        head: fc.constantFrom('PH00', 'T3'),
+        drive: fc.constantFrom('PH00', 'T3'),
       }),
       { minLength: 1, maxLength: 7 },
     );
@@ -56,7 +57,7 @@ describe('placeScrews', () => {
       );
     fc.assert(
       fc.property(groups, fc.integer({ min: 1, max: 4 }), (given, most) => {
-        const own = given.map(({ lengthMm, depthMm, head }) => group(lengthMm, { depthMm, head }));
+        const own = given.map(({ lengthMm, depthMm, drive }) => group(lengthMm, { depthMm, drive }));
         const cups = placeScrews(inSteps(own), 'tray', most).map(({ cup }) => cup);
         expect(Math.max(...cups)).toBeLessThanOrEqual(Math.max(most, 1));
         expect([...cups].sort((a, b) => a - b)).toEqual(cups);
@@ -111,9 +112,9 @@ describe('placeScrews', () => {
     const [first] = laptop.joints.filter(isScrew);
     if (!first) throw new Error('the laptop has screws');
     const alike = laptop.joints.filter(
-      (joint) => isScrew(joint) && joint.head === first.head && joint.lengthMm === first.lengthMm,
+      (joint) => isScrew(joint) && joint.drive === first.drive && joint.lengthMm === first.lengthMm,
     );
-    const longer = { ...first, lengthMm: first.lengthMm + 2 };
+    const longer = { ...first, lengthMm: (first.lengthMm as number) + 2 };
     const changed = alike.map((joint) => (joint.id === first.id ? longer : joint));
     const cupOf = (joints: typeof alike) =>
       placeScrews([{ stepId: 's', face: 'base', groups: screwGroups(joints) }], 'tray', 9).find(({ group: own }) =>

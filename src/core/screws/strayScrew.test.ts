@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { laptop, phone, shippedModels } from '../../../tests/support/models';
-import { isScrew, type Screw } from '@/core/procedure/joints';
+import { comesOut, isScrew, type Screw } from '@/core/procedure/joints';
 import { placesOf } from './strayScrew';
 import { tighteningOrder } from './tighteningOrder';
 import { readTorque } from './torque';
@@ -9,13 +9,13 @@ const none: ReadonlySet<string> = new Set();
 
 describe('placesOf', () => {
   test('a screw of the model, measured a little wrong, is found among its likely places', () => {
-    const screws = shippedModels.flatMap((model) => model.joints.filter(isScrew).map((screw) => ({ model, screw })));
+    const screws = shippedModels.flatMap((model) => model.joints.filter(comesOut).map((screw) => ({ model, screw })));
     fc.assert(
       fc.property(
         fc.constantFrom(...screws),
         fc.double({ min: -0.14, max: 0.14, noNaN: true }),
         ({ model, screw }, wrong) => {
-          const reading = { head: screw.head, lengthMm: screw.lengthMm + wrong, errorMm: 0.1 };
+          const reading = { drive: screw.drive, lengthMm: (screw.lengthMm as number) + wrong, errorMm: 0.1 };
           const places = placesOf(reading, model.joints, none);
           const own = places.find((place) => place.screw.id === screw.id);
           expect(own?.chance).toBeGreaterThan(0);
@@ -29,9 +29,9 @@ describe('placesOf', () => {
 
   test('what is open is ten times as likely as what is shut', () => {
     const [first, second] = laptop.joints.filter(isScrew) as [Screw, Screw];
-    const twin = { ...second, id: 'twin', head: first.head, lengthMm: first.lengthMm };
+    const twin = { ...second, id: 'twin', drive: first.drive, lengthMm: first.lengthMm };
     const places = placesOf(
-      { head: first.head, lengthMm: first.lengthMm, errorMm: 0.1 },
+      { drive: first.drive, lengthMm: first.lengthMm as number, errorMm: 0.1 },
       [first, twin],
       new Set(['twin']),
     );
@@ -41,8 +41,30 @@ describe('placesOf', () => {
 
   test('holes of its head that it is too long for are named', () => {
     const [short] = phone.joints.filter(isScrew) as [Screw];
-    const hurt = placesOf({ head: short.head, lengthMm: short.depthMm + 3, errorMm: 0.1 }, [short], none);
-    expect(hurt).toEqual([{ screw: short, chance: 0, wouldHurt: true }]);
+    const hurt = placesOf({ drive: short.drive, lengthMm: (short.depthMm as number) + 3, errorMm: 0.1 }, [short], none);
+    expect(hurt).toEqual([{ screw: short, chance: 0, wouldHurt: true, unknown: [] }]);
+  });
+
+  test('what nobody has measured stays unknown, and is said', () => {
+    const [known] = phone.joints.filter(comesOut) as [Screw];
+    const { lengthMm, depthMm, diameterMm: _, ...bare } = known;
+    const unmeasured = { ...bare, id: 'unmeasured' };
+    const reading = { drive: known.drive, lengthMm: lengthMm as number, errorMm: 0.1 };
+    const places = placesOf(reading, [unmeasured, known], none);
+    expect(places.map(({ screw: { id } }) => id)).toEqual([known.id, 'unmeasured']);
+    expect(places[1]).toMatchObject({ wouldHurt: null, unknown: ['lengthMm', 'diameterMm', 'depthMm'] });
+    expect(places[1]?.chance).toBeGreaterThan(0);
+    // A depth that is known still warns, though the length is not.
+    const shallow = { ...unmeasured, depthMm: (depthMm as number) / 4 };
+    expect(placesOf(reading, [shallow], none)[0]).toMatchObject({ wouldHurt: true, unknown: ['lengthMm', 'diameterMm'] });
+  });
+
+  test('a captive screw cannot have come loose, and its hole may still be hurt', () => {
+    const [known] = phone.joints.filter(comesOut) as [Screw];
+    const captive = { ...known, isCaptive: true };
+    const reading = { drive: known.drive, lengthMm: known.lengthMm as number, errorMm: 0.1 };
+    expect(placesOf(reading, [captive], none)).toEqual([]);
+    expect(placesOf({ ...reading, lengthMm: 20 }, [captive], none)[0]?.wouldHurt).toBe(true);
   });
 
   test('a reading of nothing is a caller’s mistake', () => {

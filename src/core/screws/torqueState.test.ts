@@ -6,7 +6,7 @@ const screw = (id: string, tightenAt: number, torque = true): Screw =>
   ({
     id,
     kind: 'screw',
-    head: 'PH00',
+    drive: 'PH00',
     lengthMm: 3,
     diameterMm: 1.4,
     depthMm: 3,

@@ -160,8 +160,6 @@ export interface MessageValues<Piece> {
   'checks.cableStuckDownAtBefore': { id: Piece; leadsTo: Piece };
   'checks.letWaitOnWayBack': { id: Piece };
   'checks.pluggedFirstThenStuckDown': Readonly<Record<never, never>>;
-  'checks.sealsBeforeFirstGate': { title: Piece };
-  'checks.putGateBefore': Readonly<Record<never, never>>;
   'checks.afterThisGatePowerStill': Readonly<Record<never, never>>;
   'checks.sayHowGoesOffAgain': Readonly<Record<never, never>>;
   'checks.comesOffHereAndNothing': { joint: Piece; joint2: Piece };
@@ -175,6 +173,11 @@ export interface MessageValues<Piece> {
   'checks.exportForThisFormatOr': Readonly<Record<never, never>>;
   'checks.it': { says: Piece; detail: Piece };
   'checks.docsFormatsModelMdExplains': Readonly<Record<never, never>>;
+  'checks.gateThatNobodyCanPass': Readonly<Record<never, never>>;
+  'checks.gateAsksAndLacks': { test: Piece; lacks: Piece };
+  'checks.askLaterOrPutBackFirst': { lacks: Piece };
+  'checks.sealsBeforeAnyTest': { title: Piece; test: Piece; lacks: Piece };
+  'checks.putBackFirst': { lacks: Piece };
   'heat.leftEdge': Readonly<Record<never, never>>;
   'heat.rightEdge': Readonly<Record<never, never>>;
   'heat.upperEdge': Readonly<Record<never, never>>;
@@ -229,11 +232,13 @@ export interface MessageValues<Piece> {
   'opening.triageComparesWithItsParts': Readonly<Record<never, never>>;
   'opening.haveYouSeenOneThat': Readonly<Record<never, never>>;
   'opening.revisionsChangeSteps': Readonly<Record<never, never>>;
-  'opening.howDeepHole': { head: Piece; lengthMm: number };
-  'opening.mmScrewWithSameHead': { lengthMm: number };
+  'opening.howDeepHole': { drive: Piece; lengthMm: number };
   'opening.entryUnread': { entry: Piece };
   'opening.lineUnknown': { wanted: Piece };
   'opening.minutesUnread': { typed: Piece };
+  'opening.mmScrewWithSameDrive': { lengthMm: number };
+  'opening.howLongAreThose': { drive: Piece };
+  'opening.unknownLengthCannotBeTold': Readonly<Record<never, never>>;
   'refusals.badInput': { field: Piece; says: Piece };
   'refusals.notSignedIn': Readonly<Record<never, never>>;
   'refusals.notPermitted': { role: Piece };
@@ -357,7 +362,6 @@ export interface MessageValues<Piece> {
   'sheet.check': { check: Piece };
   'sheet.owedSinceTeardownNext': { title: Piece };
   'sheet.gateTestBeforeSealing': { isSeals: 'yes' | 'no' };
-  'sheet.powerOnCheckPictureTouch': { proofOfOff: Piece };
   'sheet.nextStepSealsFaultFound': { isSeals: 'yes' | 'no' };
   'sheet.frees': { freed: readonly Piece[] };
   'sheet.onWayToPartsWanted': Readonly<Record<never, never>>;
@@ -374,6 +378,13 @@ export interface MessageValues<Piece> {
   'sheet.liquidGlue': Readonly<Record<never, never>>;
   'sheet.gelSets': Readonly<Record<never, never>>;
   'sheet.glueSets': Readonly<Record<never, never>>;
+  'sheet.powerOnAndProve': { isMated: 'yes' | 'no'; proofOfOff: Piece };
+  'sheet.onlyAfterThatEnd': Readonly<Record<never, never>>;
+  'sheet.nextWait': { what: Piece };
+  'sheet.whileItStays': { title: Piece };
+  'sheet.moveOver': { part: Piece };
+  'sheet.fromOldToNew': { assembly: Piece };
+  'sheet.newOneComesWithout': { assembly: Piece; part: Piece };
   'today.rebuild': { name: Piece };
   'today.takeApart': { name: Piece };
   'today.allItsPartsAreSet': { isBack: 'yes' | 'no' };

@@ -11,7 +11,7 @@ export function openJoints(
     if (!doneStepIds.includes(id)) continue;
     for (const joint of joints) {
       if (leg === 'back') open.delete(joint.id);
-      else open.add(joint.id);
+      else if (leg === 'out') open.add(joint.id);
     }
   }
   return open;

@@ -1,10 +1,12 @@
-import type { Cup } from '@/core/screws/placeScrews';
+import { discard, type Cup } from '@/core/screws/placeScrews';
+import type { ScrewGroup } from '@/core/screws/screwGroups';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { ScrewTrouble } from '../entities/entities';
 
 export interface CupContent {
   readonly cup: number;
-  /** Screws that lie in it, without those that were never there. */
+  readonly kind: ScrewGroup['kind'];
+  /** Screws and caps that lie in it, without those that were never there. */
   readonly count: number;
 }
 
@@ -23,17 +25,21 @@ export function trayNow(
   const isOut = new Map<string, boolean>();
   const done = new Set(doneStepIds);
   for (const { id, leg, joints } of steps)
-    if (done.has(id) && leg !== 'gate') for (const joint of joints) isOut.set(joint.id, leg === 'out');
+    if (done.has(id) && (leg === 'out' || leg === 'back'))
+      for (const joint of joints) isOut.set(joint.id, leg === 'out');
   const absent = new Map<string, number>();
   for (const { stepId, kind, count } of troubles)
     if (kind === 'missing') absent.set(stepId, (absent.get(stepId) ?? 0) + count);
-  const contents = new Map<number, number>();
+  const contents = new Map<string, CupContent>();
   for (const { cup, stepId, group } of cups) {
+    if (cup === discard) continue;
     const lying = group.jointIds.filter((id) => isOut.get(id)).length;
     // One that was never there is missing from the first cup of its step that holds any.
-    const less = Math.min(lying, absent.get(stepId) ?? 0);
+    const less = group.kind === 'screw' ? Math.min(lying, absent.get(stepId) ?? 0) : 0;
     absent.set(stepId, (absent.get(stepId) ?? 0) - less);
-    if (lying - less > 0) contents.set(cup, (contents.get(cup) ?? 0) + lying - less);
+    const key = `${cup} ${group.kind}`;
+    const count = (contents.get(key)?.count ?? 0) + lying - less;
+    if (lying - less > 0) contents.set(key, { cup, kind: group.kind, count });
   }
-  return [...contents].map(([cup, count]) => ({ cup, count })).sort((a, b) => a.cup - b.cup);
+  return [...contents.values()].sort((a, b) => a.cup - b.cup);
 }

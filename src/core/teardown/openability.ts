@@ -1,5 +1,5 @@
 import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
+import { unattendedMinutes, type Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
 import type { PartCategory } from '@/core/procedure/vocabulary';
 import { modelBySchools } from '@/core/schools/modelBySchools';
@@ -62,7 +62,7 @@ export function openability(written: Model, situation: Situation, rules: HouseRu
       if (!chosen.ok) return [];
       const way = existing.filter(({ id }) => chosen.value.ids.includes(id));
       const { minutes } = orderOperations(way, { postures: model.postures, findings }, rules);
-      const waits = way.reduce((sum, { wait }) => sum + (wait?.minutes ?? 0), 0);
+      const waits = way.reduce((sum, operation) => sum + unattendedMinutes(operation), 0);
       const consumables = way.flatMap(({ back }) => back?.consumables ?? []);
       const labour = Math.max(0, minutes - waits) * rules.labourCentsPerMinute;
       return [

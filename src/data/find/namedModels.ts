@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { NamedModel } from '@/core/find/readQuery';
+import { upgradeModel } from '@/core/procedure/upgradeModel';
 import type { Model } from '@/core/procedure/model';
 import type { ModelRow } from '@/data/rows';
 
@@ -33,7 +34,7 @@ export async function namedModels(db: Knex): Promise<readonly NamedModel[]> {
         missing.map(({ id, version }) => [id, version]),
       )
       .select('document')) as Pick<ModelRow, 'document'>[];
-    for (const { document } of rows) known.set(keyOf(document), namesOf(document));
+    for (const { document } of rows) known.set(keyOf(document), namesOf(upgradeModel(document)));
   }
   return newest.flatMap((key) => known.get(keyOf(key)) ?? []);
 }

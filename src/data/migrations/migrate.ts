@@ -159,6 +159,12 @@ const migrations: readonly Migration[] = [
         .update({ sheet: db.raw(`json_insert(sheet, '$.rules.missingTools', json_array())`) }),
   },
   { name: '058_doers', up: (db) => tables.doers(db.schema) },
+  {
+    // A screw of a log names its drive. A quote inside of a typed text has a backslash before it and is left alone.
+    name: '059_drives_of_logs',
+    up: (db) =>
+      db('opening_entries').update({ entry: db.raw(`replace(entry, ?, ?)`, ['"head":', '"drive":']) }),
+  },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

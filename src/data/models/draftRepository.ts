@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { Model } from '@/core/procedure/model';
+import { upgradeModel } from '@/core/procedure/upgradeModel';
 import type { ModelDraftRow } from '@/data/rows';
 
 export interface Draft {
@@ -19,7 +20,7 @@ const nameOf = ({ maker, name }: Model): string => `${maker} ${name}`.slice(0, 1
 
 export async function findDraft(db: Knex, id: string): Promise<Draft | undefined> {
   const row = (await db('model_drafts').where({ id }).first()) as ModelDraftRow | undefined;
-  return row && { ...lineOf(row), document: row.document };
+  return row && { ...lineOf(row), document: upgradeModel(row.document) };
 }
 
 /** All drafts, latest first, without their documents. */

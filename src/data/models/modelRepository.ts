@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { Model } from '@/core/procedure/model';
+import { upgradeModel } from '@/core/procedure/upgradeModel';
 import { cardOf, type ModelCard } from '@/core/library/modelCard';
 import type { ModelCardRow, ModelRow } from '@/data/rows';
 
@@ -18,8 +19,10 @@ export async function findModel(db: Knex, id: string, version: number): Promise<
   const known = models.get(`${id}@${version}`);
   if (known) return known;
   const row = (await db('models').where({ id, version }).first('document')) as Pick<ModelRow, 'document'> | undefined;
-  if (row) models.set(`${id}@${version}`, row.document);
-  return row?.document;
+  if (!row) return undefined;
+  const model = upgradeModel(row.document);
+  models.set(`${id}@${version}`, model);
+  return model;
 }
 
 /** The newest version of every model, by name. */
@@ -35,7 +38,7 @@ export async function newestModels(db: Knex): Promise<readonly Model[]> {
 /** Every version, for replaying the log. */
 export async function allModels(db: Knex): Promise<readonly Model[]> {
   const rows = (await db('models').select('document')) as Pick<ModelRow, 'document'>[];
-  return rows.map(({ document }) => document);
+  return rows.map(({ document }) => upgradeModel(document));
 }
 
 export interface Publication {

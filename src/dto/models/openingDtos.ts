@@ -10,6 +10,7 @@ import {
   IsString,
   IsUUID,
   Length,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -17,7 +18,8 @@ import {
 } from 'class-validator';
 import type { ScrewCount } from '@/core/drafting/parseJoints';
 import { verbNames, type LogEntry, type OpeningHead, type Verb } from '@/core/opening/openingLog';
-import { deviceKinds, screwHeads } from '@/core/procedure/vocabulary';
+import { drivePattern } from '@/core/procedure/drives';
+import { deviceKinds } from '@/core/procedure/vocabulary';
 
 export class StartOpeningDto implements OpeningHead {
   @IsUUID()
@@ -40,13 +42,15 @@ export class StartOpeningDto implements OpeningHead {
 }
 
 class ScrewCountDto implements ScrewCount {
-  @IsIn(screwHeads)
-  head!: ScrewCount['head'];
+  @Matches(drivePattern)
+  @IsString()
+  drive!: ScrewCount['drive'];
 
+  @IsOptional()
   @Max(100)
   @Min(0.1)
   @IsNumber()
-  lengthMm!: ScrewCount['lengthMm'];
+  lengthMm?: number;
 
   @Max(99)
   @Min(1)

@@ -9,7 +9,8 @@ import { screwName } from '@/core/screws/screwGroups';
 import type { ReactNode } from 'react';
 import type { Cup } from '@/core/screws/placeScrews';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
-import { isDebt, type SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { isDebt } from '@/core/teardown/sheet/gateSteps';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Section } from '@/ui/base/Section';
 import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
@@ -173,7 +174,7 @@ function CupView({
         opacity={look === 'free' ? 0.4 : 1}
         aria-hidden
       >
-        <path d={`M3 0 V10 M3 5 H${8 + group.lengthMm * 6}`} />
+        <path d={`M3 0 V10 M3 5 H${8 + (group.lengthMm ?? 2) * 6}`} />
       </chakra.svg>
     </CupBox>
   );

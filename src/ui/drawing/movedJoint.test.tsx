@@ -78,7 +78,9 @@ describe('moving a joint in a model moves', () => {
     expect(sheetOf(changed({ face: other }), 'mat').steps.find(({ id }) => id === 'out:plate')?.joints).toContainEqual(
       expect.objectContaining({ id: moved.id, face: other }),
     );
-    expect(cupOf(changed({ lengthMm: moved.lengthMm + 3 }))).not.toBe(cupOf(changed({ lengthMm: moved.lengthMm - 1 })));
+    expect(cupOf(changed({ lengthMm: (moved.lengthMm as number) + 3 }))).not.toBe(
+      cupOf(changed({ lengthMm: (moved.lengthMm as number) - 1 })),
+    );
   });
 
   test('its turn when a plate is tightened crosswise', () => {

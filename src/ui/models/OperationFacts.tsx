@@ -65,15 +65,28 @@ function Facts({ facts }: { readonly facts: readonly string[] }) {
 }
 
 function factsOf(operation: Operation): readonly string[] {
-  const { tool, orTools, posture, heat, solvent, wait, limit, helper, hold, needsCertificate, skill, cues, risks } =
-    operation;
+  const {
+    tool,
+    orTools,
+    posture,
+    heat,
+    solvent,
+    waits = [],
+    limit,
+    helper,
+    hold,
+    needsCertificate,
+    skill,
+    cues,
+    risks,
+  } = operation;
   const facts: (string | undefined | false)[] = [
     either([tool, ...(orTools ?? []).map((other) => other.tool)]),
     posture,
     operation.when && words.onlyIf({ operation: conditionWords(operation) }),
     heat && words.heatAt({ source: heat.source, celsius: heat.celsius }),
     solvent && words.ventilateForMin({ name: solvent.name, ventilateMinutes: solvent.ventilateMinutes }),
-    wait && words.minOn({ minutesValue: wait.minutes, fixture: wait.fixture, what: saySheet(wait.what) }),
+    ...waits.map(({ minutes, fixture, what }) => words.minOn({ minutesValue: minutes, fixture, what: saySheet(what) })),
     limit && words.limitBecause({ limit: sayOpening(limit), because: limit.because }),
     hold && words.holdAt({ where: hold.where }),
     helper && words.secondPerson({ helper }),

@@ -1,4 +1,5 @@
 'use client';
+import { screwName } from '@/core/screws/screwGroups';
 import { stopwatch } from '@/words/format';
 import * as counts from '@/words/catalogue/counts';
 import { say as sayOpening } from '@/words/catalogue/core/opening';
@@ -188,8 +189,7 @@ function LogList({ log }: { readonly log: OpeningLog }) {
           </Box>
           <Box minW="0">
             <strong>{verbWords[verb][leg]}</strong> {thing}
-            {screws.length > 0 &&
-              `, ${screws.map(({ head, lengthMm, count }) => `${count} × ${head} ${lengthMm.toFixed(1)}`).join(', ')}`}
+            {screws.length > 0 && `, ${screws.map((screw) => `${screw.count} × ${screwName(screw)}`).join(', ')}`}
             <Box as="span" color="inkMuted">
               {' '}
               · {tool} · {face}

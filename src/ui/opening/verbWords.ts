@@ -1,3 +1,4 @@
+import { screwName } from '@/core/screws/screwGroups';
 import type { LogEntry, Verb } from '@/core/opening/openingLog';
 import * as texts from '@/words/catalogue/opening';
 
@@ -19,8 +20,5 @@ export const verbWords: Readonly<Record<Verb, Readonly<Record<LogEntry['leg'], s
 export const sayNextBack = ({ verb, thing, screws }: Pick<LogEntry, 'verb' | 'thing' | 'screws'>): string =>
   texts.nextBack({
     verb: verbWords[verb].back,
-    things: [
-      thing,
-      ...screws.map(({ head, lengthMm, count }) => texts.screwsOfKind({ count, head, lengthMm: lengthMm.toFixed(1) })),
-    ],
+    things: [thing, ...screws.map((screw) => texts.screwsOfKind({ count: screw.count, screw: screwName(screw) }))],
   });

@@ -52,7 +52,7 @@ export function LayOut({
     ...(skills.length > 0 ? [words.onlyWith({ skills: list(skills) })] : []),
     ...(helpers > 0 ? [words.secondPersonAtStep({ helpers })] : []),
     ...transfers.map(({ name, transfers: moved = [] }) =>
-      words.moveOverFrom({ name, nameOf: list(moved.map(nameOf)) }),
+      words.moveOverFrom({ name, nameOf: list(moved.map(({ part }) => nameOf(part))) }),
     ),
   ];
   return (

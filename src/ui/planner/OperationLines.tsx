@@ -62,8 +62,9 @@ export function OperationLines({
             </Box>
             <Box textStyle="note" color="inkMuted" pt="2px">
               {operation.tool}
-              {operation.wait &&
-                words.thenOn({ minutesValue: minutes(operation.wait.minutes), fixture: operation.wait.fixture })}
+              {operation.waits?.map((wait) =>
+                words.thenOn({ minutesValue: minutes(wait.minutes), fixture: wait.fixture }),
+              )}
             </Box>
             <Box textAlign="end" fontFamily="mono">
               {minutes((step?.setUp ?? 0) + (step?.work ?? 0))}

@@ -97,6 +97,13 @@ export const testNames: Readonly<Record<DeviceTest, string>> = {
   ports: words.ports(),
   'account-lock': words.unlocked(),
   'firmware-lock': words.firmwareOpen(),
+  'gives-charge': words.givesCharge(),
+  vibration: words.vibration(),
+  microphone: words.microphone(),
+  'front-camera': words.frontCamera(),
+  sensors: words.sensors(),
+  service: words.service(),
+  scan: words.scan(),
 };
 
 export const resultNames: Readonly<Record<TestResult, string>> = {
@@ -195,6 +202,9 @@ export const jointPhrases: Readonly<Record<JointKind, string>> = {
   channel: words.cableInItsChannel(),
   threaded: words.threadedCable(),
   cap: words.cap(),
+  socket: words.socket(),
+  'half-turn': words.halfTurn(),
+  'press-fit': words.pressFit(),
 };
 
 export const roleNames: Readonly<Record<Role, string>> = {
@@ -279,6 +289,10 @@ export const categoryNames: Readonly<Record<PartCategory, string>> = {
   hinge: words.categoryHinge(),
   cable: words.categoryCable(),
   tray: words.categoryTray(),
+  cooling: words.categoryCooling(),
+  aerial: words.categoryAerial(),
+  'clock-cell': words.categoryClockCell(),
+  'cable-set': words.categoryCableSet(),
 };
 
 /** Why an operation comes after another. */

@@ -87,7 +87,7 @@ function units(model: Model): ModelProblem[] {
       if (joint.kind !== 'screw') return [];
       const { lengthMm, torqueNewtonCm: torque } = joint;
       return [
-        ...(lengthMm < 0.8 || lengthMm > 40
+        ...(lengthMm !== undefined && (lengthMm < 0.8 || lengthMm > 40)
           ? ask(
               ['joints', at, 'lengthMm'],
               message('checks.screwMm', { lengthMm }),

@@ -1,7 +1,7 @@
 import type { Area, Face, KeepOut, Point } from '../faces';
 import { isScrew, type Screw } from '../joints';
 import type { Model } from '../model';
-import type { Operation, SeamSegment } from '../operations';
+import { unattendedMinutes, type Operation, type SeamSegment } from '../operations';
 import type { Path } from '../patch';
 import type { ToolKind } from '../vocabulary';
 import { problem, type ModelProblem } from './problem';
@@ -35,7 +35,13 @@ export function checkHarm(model: Model, views: readonly View[]): readonly ModelP
 
 /** Heads are alike when one bit turns both: the drive and its size, and nearly the same thread. */
 const isAlike = (a: Screw, b: Screw): boolean =>
-  a.head === b.head && Math.abs(a.diameterMm - b.diameterMm) < 0.25 && a.lengthMm !== b.lengthMm;
+  a.drive === b.drive &&
+  (a.diameterMm === undefined || b.diameterMm === undefined || Math.abs(a.diameterMm - b.diameterMm) < 0.25) &&
+  a.lengthMm !== b.lengthMm;
+
+/** By how much one is too long for the other's hole; nothing where neither is known. */
+const tooLong = (long: Screw, short: Screw): number =>
+  long.lengthMm === undefined || short.depthMm === undefined ? 0 : long.lengthMm - short.depthMm;
 
 function sharedCups(model: Model): ModelProblem[] {
   const cups = new Map<string, Screw[]>();
@@ -45,8 +51,8 @@ function sharedCups(model: Model): ModelProblem[] {
   return [...cups].flatMap(([cup, screws]) => {
     const harms = screws.flatMap((long) =>
       screws
-        .filter((short) => isAlike(long, short) && long.lengthMm > short.depthMm)
-        .map((short) => ({ long, short, tooLongMm: long.lengthMm - short.depthMm })),
+        .filter((short) => isAlike(long, short) && tooLong(long, short) > 0)
+        .map((short) => ({ long, short, tooLongMm: tooLong(long, short) })),
     );
     const [worst] = harms.sort((a, b) => b.tooLongMm - a.tooLongMm);
     if (!worst) return [];
@@ -57,7 +63,7 @@ function sharedCups(model: Model): ModelProblem[] {
         says: message('checks.cupHoldsMmAndIts', {
           cup,
           id: worst.long.id,
-          lengthMm: worst.long.lengthMm,
+          lengthMm: worst.long.lengthMm as number,
           id2: worst.short.id,
           tooLongMm: worst.tooLongMm,
         }),
@@ -117,11 +123,11 @@ function heatLayers(model: Model): ModelProblem[] {
 function solventBeforeHeat(model: Model, view: View): ModelProblem[] {
   const heats = view.operations.filter(({ heat }) => heat !== undefined);
   return view.operations.flatMap((operation) => {
-    const { solvent, wait } = operation;
-    if (!solvent || (wait?.minutes ?? 0) >= solvent.ventilateMinutes) return [];
+    const { solvent } = operation;
+    if (!solvent || unattendedMinutes(operation) >= solvent.ventilateMinutes) return [];
     const later = heats.find(({ id }) => id !== operation.id && !view.isSurelyAfter(operation.id, [id]));
     if (!later) return [];
-    const path = ['operations', model.operations.indexOf(operation), 'wait'];
+    const path = ['operations', model.operations.indexOf(operation), 'waits'];
     return [
       problem(model, 'solvent-heat', {
         path,
@@ -132,7 +138,10 @@ function solventBeforeHeat(model: Model, view: View): ModelProblem[] {
         }),
         mend: message('checks.waitUntilAirClear'),
         fix: [
-          { path, value: { minutes: solvent.ventilateMinutes, fixture: 'bench', what: message('checks.airPlace') } },
+          {
+            path,
+            value: [{ minutes: solvent.ventilateMinutes, fixture: 'bench', what: message('checks.airPlace') }],
+          },
         ],
       }),
     ];
@@ -281,12 +290,10 @@ function uncertified(model: Model, operation: Operation, solder: ReadonlySet<str
 }
 
 function fixtureless(model: Model, operation: Operation, at: Path): ModelProblem[] {
-  const waits = [
-    { wait: operation.wait, path: [...at, 'wait', 'fixture'] },
-    { wait: operation.back?.wait, path: [...at, 'back', 'wait', 'fixture'] },
-  ];
-  return waits
-    .filter(({ wait }) => wait !== undefined && wait.fixture.trim() === '')
+  const waitsOf = ({ waits = [] }: Pick<Operation, 'waits'>, path: Path) =>
+    waits.map((wait, index) => ({ wait, path: [...path, 'waits', index, 'fixture'] }));
+  return [...waitsOf(operation, at), ...waitsOf(operation.back ?? {}, [...at, 'back'])]
+    .filter(({ wait }) => wait.fixture.trim() === '')
     .map(({ path }) =>
       problem(model, 'no-fixture', {
         path,

@@ -85,11 +85,19 @@ function lostReferences(model: Model, known: Known): readonly Reference[] {
     indicators?.forEach(({ after }, index) => one('operation', after, 'faces', at, 'indicators', index, 'after'));
   });
   model.parts.forEach(({ transfers, variants, boundTo, standsThrough }, at) => {
-    all('part', transfers, 'parts', at, 'transfers');
+    transfers?.forEach(({ part, joints }, index) => {
+      one('part', part, 'parts', at, 'transfers', index, 'part');
+      all('joint', joints, 'parts', at, 'transfers', index, 'joints');
+    });
     all('variant', variants, 'parts', at, 'variants');
     one('part', boundTo, 'parts', at, 'boundTo');
     all('part', standsThrough, 'parts', at, 'standsThrough');
   });
+  model.testNeeds?.forEach(({ parts, joints }, at) => {
+    all('part', parts, 'testNeeds', at, 'parts');
+    all('joint', joints, 'testNeeds', at, 'joints');
+  });
+  one('joint', model.testPack?.joint, 'testPack', 'joint');
   model.joints.forEach((joint, at) => {
     one('face', joint.face, 'joints', at, 'face');
     all('part', joint.holds, 'joints', at, 'holds');
@@ -110,6 +118,10 @@ function lostReferences(model: Model, known: Known): readonly Reference[] {
     operation.after.forEach((arc, index) => all('operation', arc.any, ...place, 'after', index, 'any'));
     all('revision', operation.when?.revisions, ...place, 'when', 'revisions');
     all('configuration', operation.when?.configurations, ...place, 'when', 'configurations');
+    operation.when?.ends?.forEach(({ operation: id }, index) =>
+      one('operation', id, ...place, 'when', 'ends', index, 'operation'),
+    );
+    operation.heat?.layers?.forEach(({ part }, index) => one('part', part, ...place, 'heat', 'layers', index, 'part'));
     operation.slowWhile?.forEach(({ part }, index) => one('part', part, ...place, 'slowWhile', index, 'part'));
     operation.risks?.forEach(({ part }, index) => one('part', part, ...place, 'risks', index, 'part'));
     operation.ends?.forEach(({ opens, frees }, index) => {
@@ -117,6 +129,7 @@ function lostReferences(model: Model, known: Known): readonly Reference[] {
       all('part', frees, ...place, 'ends', index, 'frees');
     });
     one('operation', operation.limit?.until, ...place, 'limit', 'until');
+    if (model.postures) one('posture', operation.back?.posture, ...place, 'back', 'posture');
     all('joint', operation.back?.closes, ...place, 'back', 'closes');
     operation.back?.leaves?.forEach(({ joint }, index) =>
       one('joint', joint, ...place, 'back', 'leaves', index, 'joint'),

@@ -32,6 +32,7 @@ export const rules = {
   'plugged-before-threaded': { severity: 'error', finds: message('checks.cablePluggedBeforeThrough') },
   'stuck-before-plugged': { severity: 'error', finds: message('checks.cableStuckDownBeforePlugged') },
   'sealed-before-gate': { severity: 'error', finds: message('checks.stepThatSealsBeforeIts') },
+  'gate-impossible': { severity: 'error', finds: message('checks.gateThatNobodyCanPass') },
   'power-after-gate': { severity: 'error', finds: message('checks.workWithPowerStillOn') },
   'back-circle': { severity: 'error', finds: message('checks.stepsWayBackThatWait') },
   // balance

@@ -1,7 +1,9 @@
 import type { Model } from '../model';
-import type { Operation } from '../operations';
+import { closedInBy, gateBefore, planFor } from '../gates';
+import type { Operation, WayBack } from '../operations';
 import type { Path } from '../patch';
-import { electricalKinds, type JointKind } from '../vocabulary';
+import { testPaths } from '../testPaths';
+import { electricalKinds, type DeviceTest, type JointKind } from '../vocabulary';
 import type { Pass, View } from './views';
 import { problem, type ModelProblem } from './problem';
 import { message, type Message } from '@/core/shared/message';
@@ -27,6 +29,7 @@ export function checkWayBack(model: Model, views: readonly View[]): readonly Mod
       return [
         ...cables(model, closing, at),
         ...gates(model, pass, kindOf, at),
+        ...impossibleGates(model, pass, at),
         ...balance(model, pass, closing, kindOf, at),
       ];
     }),
@@ -87,22 +90,9 @@ const waitFor = (operation: Operation, other: Operation, because: Message<'check
 
 function gates(model: Model, { back }: Pass, kindOf: ReadonlyMap<string, JointKind>, at: At): ModelProblem[] {
   const boards = new Set(model.parts.filter(({ category }) => category === 'board').map(({ id }) => id));
-  const firstGate = back.findIndex((operation) => operation.back?.gate?.powersOn === true);
-  if (firstGate === -1) return [];
-  const early = back.slice(0, firstGate).find((operation) => operation.back?.seals === true);
   const isLive = ({ opens, frees }: Operation) =>
     opens.some((id) => electricalKinds.includes(kindOf.get(id) ?? 'clip')) || frees.some((part) => boards.has(part));
   return [
-    ...(early
-      ? [
-          problem(model, 'sealed-before-gate', {
-            path: [...at(early), 'back', 'seals'],
-            says: message('checks.sealsBeforeFirstGate', { title: early.back?.title }),
-            mend: message('checks.putGateBefore'),
-            fix: [{ path: [...at(early), 'back', 'gate'], value: back[firstGate]?.back?.gate }],
-          }),
-        ]
-      : []),
     ...back.flatMap((operation, place) => {
       const gate = operation.back?.gate;
       if (!gate?.powersOn || gate.offAgain !== undefined || !back.slice(place).some(isLive)) return [];
@@ -173,4 +163,65 @@ function closeAgain(operation: Operation, joint: string, at: At) {
       consumables: [],
     },
   };
+}
+
+/**
+ * Gates that nobody can pass, and steps that seal what no test could be made of before: a test needs a source, the boards
+ * in, and every joint that it runs through made or put on for it.
+ */
+function impossibleGates(model: Model, { steps, back, openJoints, outParts }: Pass, at: At): ModelProblem[] {
+  const opened = new Map(steps.map((step) => [step.operation.id, step.opened]));
+  const closesIn = closedInBy(steps.map(({ operation }) => operation));
+  const paths = testPaths(model);
+  const open = new Set(openJoints);
+  const out = new Set(outParts);
+  const disturbed = new Set(steps.flatMap((step) => [...step.opened, ...step.freed]));
+  return back.flatMap((operation) => {
+    const { gate, seals, closes, leaves, title } = operation.back as WayBack;
+    const state = { openJoints: open, outParts: out, disturbed, proven: new Set<DeviceTest>() };
+    const own = gate?.powersOn ? planFor(model, gate.tests, state).untestable : [];
+    const inside = closesIn.get(operation.id) ?? new Set<string>();
+    const { plan, untestable } = gateBefore(model, state, inside);
+    const runsThrough = (test: DeviceTest, thing: string) => {
+      const path = paths.get(test);
+      return path !== undefined && (path.joints.has(thing) || path.parts.has(thing));
+    };
+    const unprovable = seals
+      ? untestable.find(({ test }) =>
+          [...inside].some(
+            (thing) =>
+              disturbed.has(thing) &&
+              runsThrough(test, thing) &&
+              !plan?.tests.some((other) => runsThrough(other, thing)),
+          ),
+        )
+      : undefined;
+    const left = new Set(leaves?.map(({ joint }) => joint));
+    for (const joint of closes ?? opened.get(operation.id) ?? []) if (!left.has(joint)) open.delete(joint);
+    for (const part of operation.frees) out.delete(part);
+    return [
+      ...own.map(({ test, lacks }) =>
+        problem(model, 'gate-impossible', {
+          path: [...at(operation), 'back', 'gate', 'tests'],
+          says: message('checks.gateAsksAndLacks', { test, lacks }),
+          mend: message('checks.askLaterOrPutBackFirst', { lacks }),
+          fix: [
+            {
+              path: [...at(operation), 'back', 'gate', 'tests'],
+              value: gate?.tests.filter((asked) => asked !== test),
+            },
+          ],
+        }),
+      ),
+      ...(unprovable
+        ? [
+            problem(model, 'sealed-before-gate', {
+              path: [...at(operation), 'back', 'seals'],
+              says: message('checks.sealsBeforeAnyTest', { title, test: unprovable.test, lacks: unprovable.lacks }),
+              mend: message('checks.putBackFirst', { lacks: unprovable.lacks }),
+            }),
+          ]
+        : []),
+    ];
+  });
 }

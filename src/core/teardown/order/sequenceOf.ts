@@ -1,5 +1,5 @@
 import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
+import { unattendedMinutes, type Operation } from '@/core/procedure/operations';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { expectedMinutes } from '../attendedMinutes';
@@ -59,8 +59,11 @@ export function sequenceOf(operations: readonly Operation[], ground: OrderGround
         .map(({ any }) => any.flatMap((id) => numbers.get(id) ?? []))
         .filter((any) => any.length > 0),
       ...obstruction(operation, operations, ground),
-      ...(operation.wait && {
-        wait: { minutes: operation.wait.minutes, isBeside: operation.wait.fixture === besideHand },
+      ...(operation.waits && {
+        wait: {
+          minutes: unattendedMinutes(operation),
+          isBeside: operation.waits.every(({ fixture }) => fixture === besideHand),
+        },
       }),
     })),
     toolMinutes: square(tools, (from, to) => handling(from) + handling(to)),

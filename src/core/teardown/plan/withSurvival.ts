@@ -1,5 +1,5 @@
 import { doneInOrder } from '@/core/procedure/authorOrder';
-import type { Operation } from '@/core/procedure/operations';
+import { unattendedMinutes, type Operation } from '@/core/procedure/operations';
 import { besideHand } from '../order/sequenceOf';
 import type { OperationOrder } from '../orderOperations';
 import { payingParts, type ChoiceGround, type Prize } from '../worth/payingParts';
@@ -90,7 +90,9 @@ export function withSurvival(
 
 /** Unattended minutes during which the unit is away from the hand: they take time, and no labour. */
 const minutesAway = (operations: readonly Operation[]): number =>
-  operations.reduce((sum, { wait }) => sum + (wait && wait.fixture !== besideHand ? wait.minutes : 0), 0);
+  unattendedMinutes({
+    waits: operations.flatMap(({ waits = [] }) => waits.filter(({ fixture }) => fixture !== besideHand)),
+  });
 
 const barring = (ground: ChoiceGround, id: string): ChoiceGround => ({
   ...ground,

@@ -1,6 +1,7 @@
 import { findingRules } from '@/core/findings/rules';
 import type { Finding } from '@/core/procedure/vocabulary';
-import { emptyGate, stepIdOf, type SheetStep } from './sheetStep';
+import { emptyGate } from './gateSteps';
+import { stepIdOf, type SheetStep } from './sheetStep';
 import { message, type Wording } from '@/core/shared/message';
 
 interface GateWords {

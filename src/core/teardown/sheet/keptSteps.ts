@@ -1,20 +1,25 @@
+import { closedInBy, gateBefore, planFor, unproven, type BackState } from '@/core/procedure/gates';
+import { endedBy, endOf } from '@/core/procedure/ends';
 import type { Model } from '@/core/procedure/model';
 import type { Debt, Operation } from '@/core/procedure/operations';
+import { workingTests } from '@/core/procedure/testPaths';
+import type { DeviceTest } from '@/core/procedure/vocabulary';
 import { walk } from '@/core/procedure/walk';
 import { passedFindingGate } from './findingGates';
 import {
-  backStep,
   debtCauses,
   debtGate,
   debtGateOf,
-  gateStep,
-  outStep,
+  emptyGate,
+  lastGate,
   ownGate,
-  readStepId,
-  sealGate,
+  sealGateOf,
+  testGate,
   type Owed,
-  type SheetStep,
-} from './sheetStep';
+} from './gateSteps';
+import { moveNamed } from './moveSteps';
+import { backStep, momentSteps, outStep, readStepId, type Leg, type SheetStep } from './sheetStep';
+import { message } from '@/core/shared/message';
 
 /** A step that was done before the sheet was planned anew: it stays on it as it was done. */
 export interface KeptStep {
@@ -35,49 +40,57 @@ export interface OutNow {
 
 /** What an operation owes the way back: by the way it ended, and for its screws. */
 export function owedBy(
-  { id, ends }: Operation,
+  operation: Pick<Operation, 'id' | 'ends'>,
   endId: string | undefined,
   screwsOwed: ReadonlyMap<string, Debt> | undefined,
 ): readonly Owed[] {
-  const [ofEnd, ofScrews] = [ends?.find((end) => end.id === endId)?.debt, screwsOwed?.get(id)];
+  const operationId = operation.id;
+  const [ofEnd, ofScrews] = [endOf(operation, endId)?.debt, screwsOwed?.get(operationId)];
   return [
-    ...(ofEnd ? [{ operationId: id, cause: 'debt', debt: ofEnd } as const] : []),
-    ...(ofScrews ? [{ operationId: id, cause: 'screws', debt: ofScrews } as const] : []),
+    ...(ofEnd ? [{ operationId, cause: 'debt', debt: ofEnd } as const] : []),
+    ...(ofScrews ? [{ operationId, cause: 'screws', debt: ofScrews } as const] : []),
   ];
 }
 
-/** An operation with what one of its ends opened and freed beside its own. */
-export function endedBy(operation: Operation, endId: string | undefined): Operation {
-  const end = operation.ends?.find(({ id }) => id === endId);
-  if (!end) return operation;
-  return {
-    ...operation,
-    opensIfShut: [...(operation.opensIfShut ?? []), ...(end.opens ?? [])],
-    frees: [...operation.frees, ...(end.frees ?? [])],
-  };
-}
-
 /** How a unit stands after some steps of its sheet. */
-export interface Standing {
+export interface Standing extends BackState {
   readonly steps: readonly SheetStep[];
   /** Operations that are done and not taken back on the way back, in order, with the step each was done in. */
   readonly outNow: readonly OutNow[];
-  readonly openJoints: ReadonlySet<string>;
-  readonly outParts: ReadonlySet<string>;
   /** Parts that came out at some time: whoever wanted them has them. */
   readonly hadParts: ReadonlySet<string>;
   /** How often each leg of each operation was done, by `leg:ID`. */
   readonly rounds: ReadonlyMap<string, number>;
-  /** Gates that were passed since something was last opened: an operation's id, or `before-seal`. */
+  /** Gates that were passed since something was last opened: an operation's id, or what they are before. */
   readonly passed: ReadonlySet<string>;
   /** Debts that were paid, by their gates. */
   readonly settled: ReadonlySet<string>;
-  /** Tested under power since something was last opened. */
-  readonly isTested: boolean;
+  /** Moments between the waits of steps done that are still to come. */
+  readonly pending: readonly SheetStep[];
+  /** Moves that are done, by their ids. */
+  readonly moved: ReadonlySet<string>;
 }
 
+/** The state that the steps of a sheet change, one after the other. */
+interface Running {
+  outNow: readonly OutNow[];
+  open: Set<string>;
+  out: Set<string>;
+  passed: ReadonlySet<string>;
+  settled: ReadonlySet<string>;
+  proven: ReadonlySet<DeviceTest>;
+  readonly disturbed: Set<string>;
+}
+
+const stateOf = ({ open, out, disturbed, proven }: Running): BackState => ({
+  openJoints: open,
+  outParts: out,
+  disturbed,
+  proven,
+});
+
 /**
- * What the steps done made of a unit: joints open, parts out, and the steps as the sheet shows them.
+ * What the steps done made of a unit: joints open, parts out, tests proven, and the steps as the sheet shows them.
  *
  * @param kept  in the order in which they were done; one that the model does not know is left out
  * Cost: O(kept · joints)
@@ -96,57 +109,112 @@ export function standingAfter(
   });
   const rounds = new Map<string, number>();
   const steps: SheetStep[] = [];
-  let outNow: readonly OutNow[] = [];
-  let open: ReadonlySet<string> = new Set();
-  let out: ReadonlySet<string> = new Set();
   const had = new Set<string>();
-  let passed: ReadonlySet<string> = new Set();
-  let settled: ReadonlySet<string> = new Set();
-  let isTested = false;
+  const moved = new Set<string>();
+  let pending: readonly SheetStep[] = [];
+  const now: Running = {
+    outNow: [],
+    open: new Set(),
+    out: new Set(),
+    passed: new Set(),
+    settled: new Set(),
+    proven: new Set(),
+    disturbed: new Set(),
+  };
+  const nextRound = (leg: Leg, id: string) => (rounds.get(`${leg}:${id}`) ?? 0) + 1;
+  const add = (step: SheetStep) => {
+    steps.push(step);
+    pending = [...pending, ...momentSteps(step, (id) => nextRound('moment', id))];
+  };
 
   for (const { stepId, tool, end } of kept) {
     const { leg, id } = readStepId(stepId);
-    const round = (rounds.get(`${leg}:${id}`) ?? 0) + 1;
-    const operation = operations.get(id);
+    const round = nextRound(leg, id);
     rounds.set(`${leg}:${id}`, round);
-    if (leg === 'gate') {
-      passed = new Set([...passed, id]);
-      isTested ||= id === sealGate || operation?.back?.gate?.powersOn === true;
-      const beside = steps.at(-1);
-      if (!beside) continue;
-      const findingGate = passedFindingGate(id, beside, round);
-      const owed = outNow.flatMap((entry) => entry.owed).find((one) => debtGateOf(one) === id);
-      if (owed) {
-        settled = new Set([...settled, id]);
-        steps.push(debtGate(owed, beside, round));
-      } else if (findingGate) steps.push(findingGate);
-      else if (operation?.back?.gate) steps.push(ownGate(id, operation.back.gate, beside, round));
-      else steps.push(gateStep(model, beside, false, round));
+    const beside = steps.at(-1);
+    const operation = operations.get(id);
+    if (leg === 'moment') {
+      const due = pending.find((step) => readStepId(step.id).id === id);
+      if (due) steps.push(due);
+      pending = pending.filter((step) => step !== due);
+    } else if (leg === 'move') {
+      const move = beside && moveNamed(model, id, beside, round);
+      if (move) steps.push(move);
+      moved.add(id);
+    } else if (leg === 'gate') {
+      if (beside) steps.push(passGate(model, now, id, operation, beside, round));
     } else if (operation && leg === 'out') {
       const done = { ...endedBy(operation, end), tool };
-      const owed = owedBy(operation, end, screwsOwed);
-      const walked = walk(model, [done], undefined, { openJoints: open, outParts: out });
-      const step = outStep(model, walked.steps[0] as (typeof walked.steps)[number], order, targets, round);
-      ({ openJoints: open, outParts: out } = walked);
+      const walked = walk(model, [done], undefined, { openJoints: now.open, outParts: now.out });
+      const [did] = walked.steps as [(typeof walked.steps)[number]];
+      const step = outStep(model, did, order, targets, round);
+      now.open = new Set(walked.openJoints);
+      now.out = new Set(walked.outParts);
       for (const part of done.frees) had.add(part);
-      outNow = [...outNow, { operation: done, step, owed }];
+      now.outNow = [...now.outNow, { operation: done, step, owed: owedBy(operation, end, screwsOwed) }];
       const again = debtCauses.map((cause) => debtGateOf({ operationId: id, cause }));
-      settled = new Set([...settled].filter((one) => !again.includes(one)));
-      steps.push(step);
-      passed = new Set();
-      isTested = false;
+      now.settled = new Set([...now.settled].filter((one) => !again.includes(one)));
+      touch(model, now, [...did.opened, ...did.freed]);
+      now.passed = new Set();
+      add(step);
     } else if (operation?.back) {
-      const before = outNow.find((entry) => entry.operation.id === id);
+      const before = now.outNow.find((entry) => entry.operation.id === id);
       if (!before) continue;
-      const left = new Set(open);
-      steps.push(backStep(model, before.operation, before.step, left, round));
-      open = left;
-      out = new Set([...out].filter((part) => !before.operation.frees.includes(part)));
-      outNow = outNow.filter((entry) => entry !== before);
-      isTested ||= operation.back.seals === true;
+      const step = backStep(model, before.operation, before.step, now, round);
+      now.outNow = now.outNow.filter((entry) => entry !== before);
+      touch(model, now, [...step.joints.map((joint) => joint.id), ...step.places]);
+      add(step);
     }
   }
-  return { steps, outNow, openJoints: open, outParts: out, hadParts: had, rounds, passed, settled, isTested };
+  const { outNow, passed, settled } = now;
+  return { ...stateOf(now), steps, outNow, hadParts: had, rounds, passed, settled, pending, moved };
+}
+
+/** What was opened, made or placed is disturbed, and what ran through it is no longer proven. */
+function touch(model: Model, now: Running, things: readonly string[]): void {
+  for (const thing of things) now.disturbed.add(thing);
+  now.proven = unproven(model, now.proven, things);
+}
+
+/** A gate that was passed, as it was asked then; its tests are proven. */
+function passGate(
+  model: Model,
+  now: Running,
+  id: string,
+  operation: Operation | undefined,
+  beside: SheetStep,
+  round: number,
+): SheetStep {
+  now.passed = new Set([...now.passed, id]);
+  const owed = now.outNow.flatMap((entry) => entry.owed).find((one) => debtGateOf(one) === id);
+  if (owed) {
+    now.settled = new Set([...now.settled, id]);
+    return debtGate(owed, beside, round);
+  }
+  const findingGate = passedFindingGate(id, beside, round);
+  if (findingGate) return findingGate;
+  const own = operation?.back?.gate;
+  const sealed = now.outNow.find((entry) => sealGateOf(entry.operation.id) === id)?.operation;
+  const plan =
+    operation && own
+      ? planFor(model, own.powersOn ? own.tests : [], stateOf(now)).plan
+      : gateBefore(
+          model,
+          stateOf(now),
+          sealed ? (closedInBy(now.outNow.map((entry) => entry.operation)).get(sealed.id) ?? null) : null,
+        ).plan;
+  now.proven = new Set([...now.proven, ...(plan?.tests ?? [])]);
+  if (operation && own) return ownGate(id, own, plan, beside, round);
+  if (plan) return testGate(model, plan, beside, sealed?.id ?? null, round);
+  // A gate of a sheet that was begun when there was one for all tests.
+  if (id !== lastGate) now.proven = new Set(workingTests(model));
+  return {
+    ...emptyGate(beside),
+    id: `gate:${id}${round > 1 ? `~${round}` : ''}`,
+    title: message('sheet.gateTestBeforeSealing', { isSeals: 'no' }),
+    detail: '',
+    why: '',
+  };
 }
 
 /**

@@ -1,7 +1,10 @@
+import { endedBy } from '@/core/procedure/ends';
+import { closedInBy, gateBefore, planFor, unproven } from '@/core/procedure/gates';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Consumable, Debt, Minutes, Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
 import type { Finding } from '@/core/procedure/vocabulary';
+import { workingTests } from '@/core/procedure/testPaths';
 import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
 import { placeScrews, type Cup } from '@/core/screws/placeScrews';
@@ -16,18 +19,10 @@ import { chooseOperations } from '../chooseOperations';
 import { orderOperations, sheetBudget } from '../orderOperations';
 import { gatesAfterFindings } from './findingGates';
 import { operationsLeft, owedBy, standingAfter, type KeptStep, type OutNow, type Standing } from './keptSteps';
-import {
-  backStep,
-  debtGate,
-  debtGateOf,
-  gateStep,
-  outStep,
-  ownGate,
-  readStepId,
-  sealGate,
-  type Leg,
-  type SheetStep,
-} from './sheetStep';
+import { debtGate, debtGateOf, ownGate, sealGateOf, testGate, lastGate } from './gateSteps';
+import { moveSteps } from './moveSteps';
+import { backStep, cameAlong, momentSteps, outStep, readStepId, type Leg, type SheetStep } from './sheetStep';
+import { withSurroundings } from './surroundings';
 
 export interface RunSheet {
   readonly steps: readonly SheetStep[];
@@ -93,43 +88,60 @@ export function planRunSheet(written: Model, request: SheetRequest, rules: Sheet
     request.habit?.map(readStepId).flatMap(({ leg, id }) => (leg === 'out' ? [id] : [])),
   );
 
-  const walked = walk(model, order, undefined, standing);
+  const walked = walk(
+    model,
+    order.map((operation) => endedBy(operation, undefined)),
+    undefined,
+    standing,
+  );
   const all = [...standing.outNow.map(({ operation }) => operation), ...order];
   const fresh = walked.steps.map((step) =>
     outStep(model, step, all, targets, roundOf(standing, 'out', step.operation.id)),
   );
+  // What the end of another did is no step of its own; on the way back it is.
+  const shown = fresh.filter((_, at) => !cameAlong(walked.steps[at] as (typeof walked.steps)[number]));
   const keeping = request.keeping ?? rules.screwsIn;
   const cups = placeScrews(
-    [...standing.steps, ...fresh]
+    [...standing.steps, ...shown]
       .filter(({ leg }) => leg === 'out')
       .map(({ id, face, joints }) => ({ stepId: id, face, groups: screwGroups(joints) })),
     keeping,
     rules.trayCups,
     new Map(kept.map((step) => [step.stepId, step.cups])),
   );
-  const withCups = (step: SheetStep) => ({ ...step, cups: cups.filter(({ stepId }) => stepId === step.id) });
+  const withCups = (step: SheetStep) =>
+    step.leg === 'out' ? { ...step, cups: cups.filter(({ stepId }) => stepId === step.id) } : step;
   const outNow: readonly OutNow[] = [
     ...standing.outNow,
-    ...order.map((operation, at) => ({
+    ...standing.cameAlong,
+    ...walked.steps.map(({ operation }, at) => ({
       operation,
       step: fresh[at] as SheetStep,
       owed: owedBy(operation, undefined, request.screwsOwed),
     })),
   ];
+  const momentsOf = (step: SheetStep) => momentSteps(step, (id) => roundOf(standing, 'moment', id));
   const back =
     request.kind === 'rebuild'
       ? wayBack(
           model,
           outNow.map((entry) => ({ ...entry, step: withCups(entry.step) })),
-          walked.openJoints,
+          walked,
           standing,
-          fresh.length > 0,
-          findings,
+          fresh.flatMap(({ joints, frees }) => [...joints.map(({ id }) => id), ...frees]),
+          request,
         )
       : [];
   const isRenewed = isRenewedUnless(model, new Set(request.reused));
-  const steps = [...standing.steps.map(withCups), ...fresh.map(withCups), ...back].map((step) =>
-    isRenewed(step) ? step : { ...step, consumables: [] },
+  const steps = withSurroundings(
+    model,
+    [
+      ...standing.steps.map(withCups),
+      ...standing.pending,
+      ...shown.map(withCups).flatMap((step) => [step, ...momentsOf(step)]),
+      ...back.flatMap((step) => [step, ...momentsOf(step)]),
+    ].map((step) => (isRenewed(step) ? step : { ...step, consumables: [] })),
+    existing,
   );
 
   return accept({
@@ -139,7 +151,7 @@ export function planRunSheet(written: Model, request: SheetRequest, rules: Sheet
     minutes: sumMinutes(steps),
     tools: [...new Set(steps.map(({ tool }) => tool))].filter((tool) => tool !== 'Hands'),
     consumables: sumConsumables(steps),
-    screwCount: cups.reduce((sum, { group }) => sum + group.count, 0),
+    screwCount: cups.reduce((sum, { group }) => sum + (group.kind === 'screw' ? group.count : 0), 0),
   });
 }
 
@@ -159,9 +171,15 @@ function restOf(model: Model, request: SheetRequest) {
   const isAllowed = ({ id, destroys = [] }: Operation) =>
     !barred.includes(id) &&
     (destroys.length === 0 || (request.kind === 'teardown' && destroys.every((part) => scrap.has(part))));
-  const standing = standingAfter(model, kept, targets, request.screwsOwed);
-  const done = new Set(standing.outNow.map(({ operation }) => operation.id));
-  const existing = operationsLeft(operationsFor(model, request), done);
+  const stood = standingAfter(model, kept, targets, request.screwsOwed);
+  const ended = new Map(kept.flatMap(({ stepId, end }) => (end === undefined ? [] : [[readStepId(stepId).id, end]])));
+  const here = operationsFor(model, { ...request, ended });
+  const standing = {
+    ...stood,
+    cameAlong: cameAlongWith(model, here, stood),
+  };
+  const done = new Set([...standing.outNow, ...standing.cameAlong].map(({ operation }) => operation.id));
+  const existing = operationsLeft(here, done);
   const wanted = targets.filter(
     (part) => !standing.outParts.has(part) && (!standing.hadParts.has(part) || again.includes(part)),
   );
@@ -177,41 +195,109 @@ export function reachableTargets(written: Model, request: SheetRequest, ways: Ho
   return request.targets.filter((part) => !wanted.includes(part) || freed.has(part));
 }
 
+/** Operations whose whole work the end of another did: nothing of them is left on the way out. */
+function cameAlongWith(model: Model, existing: readonly Operation[], standing: Standing): readonly OutNow[] {
+  const { outNow, openJoints, outParts } = standing;
+  const byId = new Map(model.operations.map((operation) => [operation.id, operation]));
+  const byEnds = new Set(
+    outNow.flatMap(({ operation, step }) => {
+      const { opens = [], opensIfShut = [], frees = [] } = byId.get(operation.id) ?? {};
+      const own = new Set([...opens, ...opensIfShut, ...frees]);
+      return [...step.joints.map(({ id }) => id), ...step.frees].filter((thing) => !own.has(thing));
+    }),
+  );
+  const done = new Set(outNow.map(({ operation }) => operation.id));
+  return existing
+    .filter(
+      ({ id, opens, frees }) =>
+        !done.has(id) &&
+        [...opens, ...frees].some((thing) => byEnds.has(thing)) &&
+        opens.every((joint) => openJoints.has(joint)) &&
+        frees.every((part) => outParts.has(part)),
+    )
+    .map((operation) => {
+      const walked = { operation, opened: [], closed: [], freed: [] };
+      return {
+        operation,
+        step: outStep(model, walked, [], [], roundOf(standing, 'out', operation.id)),
+        owed: [],
+      };
+    });
+}
+
 const roundOf = ({ rounds }: Standing, leg: Leg, id: string): number => (rounds.get(`${leg}:${id}`) ?? 0) + 1;
 
+/**
+ * The way back: each step with what is owed before it, the gates that must be passed before what it closes in, and what
+ * moves to the assembly that takes the place of another.
+ *
+ * @param touched  joints and parts that are still to be opened and freed on the way out
+ */
 function wayBack(
   model: Model,
   outNow: readonly OutNow[],
-  isOpen: ReadonlySet<string>,
+  { openJoints, outParts }: Pick<Standing, 'openJoints' | 'outParts'>,
   standing: Standing,
-  isOpenedAnew: boolean,
-  findings: readonly Finding[],
+  touched: readonly string[],
+  { findings, targets }: Pick<SheetRequest, 'findings' | 'targets'>,
 ): readonly SheetStep[] {
   const entryOf = new Map(outNow.map((entry) => [entry.operation.id, entry]));
-  const open = new Set(isOpen);
+  const now = { open: new Set(openJoints), out: new Set(outParts) };
+  const disturbed = new Set([...standing.disturbed, ...touched]);
+  let proven = unproven(model, standing.proven, touched);
+  const isOpenedAnew = touched.length > 0;
   const steps: SheetStep[] = [];
-  let isTested = standing.isTested && !isOpenedAnew;
-  const sealRound = roundOf(standing, 'gate', sealGate);
+  const round = (leg: Leg, id: string) => roundOf(standing, leg, id);
+  const order = outNow.map((entry) => entry.operation);
+  const closesIn = closedInBy(order);
+  const state = () => ({ openJoints: now.open, outParts: now.out, disturbed, proven });
   const askedByFindings = (beside: SheetStep) =>
-    gatesAfterFindings(findings, standing.passed, beside, (id) => roundOf(standing, 'gate', id));
-  for (const operation of wayBackOrder(outNow.map((entry) => entry.operation)).order) {
+    gatesAfterFindings(findings, standing.passed, beside, (id) => round('gate', id));
+  const testBefore = (beside: SheetStep, operation: Operation | null) => {
+    const { plan } = gateBefore(model, state(), operation && (closesIn.get(operation.id) ?? new Set()));
+    if (!plan) return;
+    const id = operation ? sealGateOf(operation.id) : lastGate;
+    steps.push(testGate(model, plan, beside, operation?.id ?? null, round('gate', id)));
+    proven = new Set([...proven, ...plan.tests]);
+  };
+  for (const operation of wayBackOrder(order).order) {
     const { gate, seals } = operation.back as NonNullable<Operation['back']>;
     const { step: before, owed } = entryOf.get(operation.id) as OutNow;
-    const step = backStep(model, operation, before, open, roundOf(standing, 'back', operation.id));
+    const atHand = { open: new Set(now.open), out: new Set(now.out) };
+    const step = backStep(model, operation, before, atHand, round('back', operation.id));
     if (steps.length === 0) steps.push(...askedByFindings(step));
     for (const one of owed.filter((each) => !standing.settled.has(debtGateOf(each))))
-      steps.push(debtGate(one, step, roundOf(standing, 'gate', debtGateOf(one))));
+      steps.push(debtGate(one, step, round('gate', debtGateOf(one))));
+    const replaced = step.places.filter((part) => targets.includes(part));
+    for (const part of replaced)
+      steps.push(
+        ...moveSteps(model, part, new Set([...now.out]), step, (id) => round('move', id)).filter(
+          ({ id }) => !standing.moved.has(readStepId(id).id),
+        ),
+      );
     const isPassed = !isOpenedAnew && standing.passed.has(operation.id);
-    if (gate && !isPassed) steps.push(ownGate(operation.id, gate, step, roundOf(standing, 'gate', operation.id)));
-    else if (!gate && seals && !isTested) steps.push(gateStep(model, step, true, sealRound));
-    isTested ||= seals === true || gate?.powersOn === true;
+    if (gate && !isPassed) {
+      const { plan } = planFor(model, gate.powersOn ? gate.tests : [], state());
+      steps.push(ownGate(operation.id, gate, plan, step, round('gate', operation.id)));
+      proven = new Set([...proven, ...(plan?.tests ?? [])]);
+    }
+    if (seals) testBefore(step, operation);
     steps.push(step);
+    Object.assign(now, atHand);
+    const made = [...step.joints.map(({ id }) => id), ...step.places];
+    for (const thing of made) disturbed.add(thing);
+    proven = unproven(model, proven, made);
   }
-  // Planned anew when all is back, what is left is to look and to test.
   const last = steps.at(-1) ?? standing.steps.at(-1);
-  if (last && !isTested) {
+  if (last) {
+    // Planned anew when all is back, what is left is to look and to test.
     if (steps.length === 0) steps.push(...askedByFindings(last));
-    steps.push(gateStep(model, last, false, sealRound));
+    testBefore(last, null);
+    const isProven = [...standing.steps, ...steps].some(({ leg, tests }) => leg === 'gate' && tests.length > 0);
+    const [first] = workingTests(model);
+    // Nothing that a test runs through was touched: that it still works is seen once all the same.
+    const plan = isProven || first === undefined ? null : planFor(model, [first], state()).plan;
+    if (plan) steps.push(testGate(model, plan, last, null, round('gate', lastGate)));
   }
   return steps;
 }

@@ -1,17 +1,25 @@
+import type { Indicator } from '@/core/procedure/faces';
 import type { Joint } from '@/core/procedure/joints';
 import { getModelPart, type Model } from '@/core/procedure/model';
-import type { Caution, Consumable, Debt, Gate, Minutes, Operation, Wait, WayBack } from '@/core/procedure/operations';
+import type { Caution, Consumable, Handwork, Minutes, Operation, Wait, WayBack } from '@/core/procedure/operations';
+import type { DeviceTest } from '@/core/procedure/vocabulary';
 import type { WalkStep } from '@/core/procedure/walk';
 import type { Cup } from '@/core/screws/placeScrews';
 import { explainOperation } from '../explainOperation';
 import { message, type Wording } from '@/core/shared/message';
 
-export const legs = ['out', 'gate', 'back'] as const;
+export const legs = ['out', 'gate', 'back', 'moment', 'move'] as const;
 export type Leg = (typeof legs)[number];
 
-/** One line of a run sheet: an operation on the way out, a gate, or an operation on the way back. */
+/** Something that still ties what was opened: it goes so far and no further. */
+export type Tether = NonNullable<Operation['limit']>;
+
+/**
+ * One line of a run sheet: an operation on the way out, a gate, an operation on the way back, an attended moment between
+ * two waits of one step, or a part that moves from an old assembly to the new one.
+ */
 export interface SheetStep {
-  /** `out:ID`, `back:ID` or `gate:ID`; with `~2` behind it when it is done a second time. */
+  /** `out:ID`, `back:ID`, `gate:ID` …; with `~2` behind it when it is done a second time. */
   readonly id: string;
   readonly leg: Leg;
   readonly operationId: string | null;
@@ -32,12 +40,45 @@ export interface SheetStep {
   readonly consumables: readonly Consumable[];
   readonly wait: Wait | null;
   readonly needsCertificate: boolean;
+  /** How hands do it: of this leg's own, never the other's. Null where there is nothing to show. */
+  readonly hands: Handwork | null;
+  /** The edge it closes from. */
+  readonly start: NonNullable<WayBack['start']> | null;
+  /** What ties it while this step is done. */
+  readonly tethers: readonly Tether[];
+  /** What can be looked at now for the first time, and what to ask of it. */
+  readonly asks: readonly Indicator[];
+  /** What a gate tests, and what is put on or laid in for the test alone. */
+  readonly tests: readonly DeviceTest[];
+  readonly mates: readonly string[];
+  readonly lays: readonly string[];
+  readonly usesPack: boolean;
 }
+
+/** What most steps do not have. */
+export const plainStep = {
+  joints: [],
+  cups: [],
+  frees: [],
+  places: [],
+  cautions: [],
+  consumables: [],
+  wait: null,
+  needsCertificate: false,
+  hands: null,
+  start: null,
+  tethers: [],
+  asks: [],
+  tests: [],
+  mates: [],
+  lays: [],
+  usesPack: false,
+} as const satisfies Partial<SheetStep>;
 
 /** The id of a step, in its n-th round. */
 export const stepIdOf = (leg: Leg, id: string, round: number): string => `${leg}:${id}${round > 1 ? `~${round}` : ''}`;
 
-/** What a step's id says, without its round; `id` of a gate is an operation's, or `before-seal`. */
+/** What a step's id says, without its round; `id` of a gate is an operation's or names what the gate is before. */
 export function readStepId(stepId: string): { readonly leg: Leg; readonly id: string } {
   const [leg, rest = ''] = stepId.split(':') as [Leg, string?];
   return { leg, id: rest.split('~')[0] as string };
@@ -58,6 +99,7 @@ export function outStep(
   round: number,
 ): SheetStep {
   return {
+    ...plainStep,
     id: stepIdOf('out', operation.id, round),
     leg: 'out',
     operationId: operation.id,
@@ -69,125 +111,95 @@ export function outStep(
     posture: operation.posture ?? null,
     minutes: operation.minutes,
     joints: jointsNamed(model, opened),
-    cups: [],
     frees: freed,
-    places: [],
     cautions: operation.cautions,
-    consumables: [],
-    wait: operation.wait ?? null,
+    wait: operation.waits?.[0] ?? null,
     needsCertificate: operation.needsCertificate ?? false,
+    hands: operation,
   };
 }
+
+/** Whether an operation has something to open or free, and all of it was done by the end of another. */
+export const cameAlong = ({ operation, opened, freed }: WalkStep): boolean =>
+  operation.opens.length + operation.frees.length > 0 && opened.length + freed.length === 0;
 
 function jointsNamed(model: Model, ids: readonly string[]): readonly Joint[] {
   return ids.flatMap((id) => model.joints.find((joint) => joint.id === id) ?? []);
 }
 
-/** Closes what its own step opened, each joint once: one that was opened again later is closed where that is undone. */
+/**
+ * Closes what its own step opened, each joint once, and places what it freed, each part once: what was opened or freed
+ * again later is closed and placed where that is undone.
+ *
+ * @param open  joints that are open, and `out` parts that are out: both are changed by this step
+ */
 export function backStep(
   model: Model,
   operation: Operation,
   before: SheetStep,
-  open: Set<string>,
+  { open, out }: { readonly open: Set<string>; readonly out: Set<string> },
   round: number,
 ): SheetStep {
   const back = operation.back as WayBack;
   const left = new Set(back.leaves?.map(({ joint }) => joint));
-  const closes = (back.closes ?? before.joints.map(({ id }) => id)).filter((id) => !left.has(id) && open.has(id));
+  const own = before.joints.length + before.frees.length > 0 ? before.joints.map(({ id }) => id) : operation.opens;
+  const closes = (back.closes ?? own).filter((id) => !left.has(id) && open.has(id));
+  const places = operation.frees.filter((part) => out.has(part));
   for (const id of closes) open.delete(id);
+  for (const part of places) out.delete(part);
   return {
-    ...before,
+    ...plainStep,
     id: stepIdOf('back', operation.id, round),
     leg: 'back',
+    operationId: operation.id,
     title: back.title,
     detail: back.detail,
     why:
-      operation.frees.length > 0
-        ? message('sheet.putsBack', { parts: operation.frees.map((id) => getModelPart(model, id).name) })
+      places.length > 0
+        ? message('sheet.putsBack', { parts: places.map((id) => getModelPart(model, id).name) })
         : message('sheet.closesWhatWasOpened'),
+    tool: back.tool,
+    face: operation.face,
+    posture: back.posture ?? null,
     minutes: back.minutes,
     joints: jointsNamed(model, closes),
-    frees: [],
-    places: operation.frees,
+    cups: before.cups,
+    places,
+    cautions: back.cautions ?? [],
     consumables: back.consumables,
-    wait: back.wait ?? null,
-    needsCertificate: false,
+    wait: back.waits?.[0] ?? null,
+    needsCertificate: back.needsCertificate ?? false,
+    hands: back,
+    start: back.start ?? null,
   };
 }
 
-/** A gate that the model asks for before a step of the way back. */
-export function ownGate(operationId: string, gate: Gate, beside: SheetStep, round: number): SheetStep {
-  return {
-    ...emptyGate(beside),
-    id: stepIdOf('gate', operationId, round),
-    title: message('sheet.gate', { what: gate.what }),
-    detail: gate.powersOn
-      ? message('sheet.powerOnThenOffAgain', { off: gate.offAgain ?? message('sheet.seeHowToConfirmOff') })
-      : gate.what,
-    why: message('sheet.nextFaultQuickToReach', { title: beside.title }),
-  };
-}
+/** Waiting begins at once where nothing is to be done before: a look at the clock. */
+const lookMinutes: Minutes = { low: 0.1, likely: 0.2, high: 0.5 };
 
-/** Why something is owed on the way back: an end of an operation left it, or its screws did. */
-export const debtCauses = ['debt', 'screws'] as const;
-export type DebtCause = (typeof debtCauses)[number];
+/** The id of a moment: the leg and operation it belongs to, and which of its waits it begins. */
+export const momentIdOf = (leg: Leg, operationId: string, at: number): string => `${leg}.${operationId}.${at}`;
 
-/** Something owed where an operation is taken back. */
-export interface Owed {
-  readonly operationId: string;
-  readonly cause: DebtCause;
-  readonly debt: Debt;
-}
-
-/** What a debt is called among the gates. */
-export const debtGateOf = ({ operationId, cause }: Pick<Owed, 'operationId' | 'cause'>): string =>
-  `${cause}-${operationId}`;
-
-/** Whether a step pays what is owed since the way out. */
-export const isDebt = (stepId: string): boolean => debtCauses.some((cause) => stepId.startsWith(`gate:${cause}-`));
-
-/** Something owed since the way out: checked before the step that would cover it. */
-export function debtGate(owed: Owed, beside: SheetStep, round: number): SheetStep {
-  const { says, minutes, check } = owed.debt;
-  return {
-    ...emptyGate(beside),
-    id: stepIdOf('gate', debtGateOf(owed), round),
-    title: message('sheet.owed', { says }),
-    detail: message('sheet.check', { check }),
-    why: message('sheet.owedSinceTeardownNext', { title: beside.title }),
-    minutes: { low: minutes * 0.7, likely: minutes, high: minutes * 1.6 },
-  };
-}
-
-export const sealGate = 'before-seal';
-
-/** The gate that every rebuild has: before the first step that seals, or at the end. */
-export function gateStep(model: Model, beside: SheetStep, seals: boolean, round: number): SheetStep {
-  return {
-    ...emptyGate(beside),
-    id: stepIdOf('gate', sealGate, round),
-    title: message('sheet.gateTestBeforeSealing', { isSeals: seals ? 'yes' : 'no' }),
-    detail: message('sheet.powerOnCheckPictureTouch', { proofOfOff: model.proofOfOff }),
-    why: message('sheet.nextStepSealsFaultFound', { isSeals: seals ? 'yes' : 'no' }),
-  };
-}
-
-/** What all gates have in common. */
-export function emptyGate(beside: SheetStep): Omit<SheetStep, 'id' | 'title' | 'detail' | 'why'> {
-  return {
-    leg: 'gate',
-    operationId: null,
-    tool: 'Hands',
-    face: beside.face,
-    posture: beside.posture,
-    minutes: { low: 1, likely: 2, high: 4 },
-    joints: [],
-    cups: [],
-    frees: [],
-    places: [],
-    cautions: [],
-    consumables: [],
-    wait: null,
-    needsCertificate: false,
-  };
+/** What hands do between the waits of one step, a line each, with the wait that follows. */
+export function momentSteps(beside: SheetStep, roundOf: (id: string) => number): readonly SheetStep[] {
+  const { leg, operationId, hands, face, posture } = beside;
+  const [, ...waits] = hands?.waits ?? [];
+  if (operationId === null) return [];
+  return waits.map((wait, index) => {
+    const id = momentIdOf(leg, operationId, index + 1);
+    return {
+      ...plainStep,
+      id: stepIdOf('moment', id, roundOf(id)),
+      leg: 'moment',
+      operationId: null,
+      title: wait.first?.does ?? message('sheet.nextWait', { what: wait.what }),
+      detail: message('sheet.whileItStays', { title: beside.title }),
+      why: '',
+      tool: 'Hands',
+      face,
+      posture,
+      minutes: wait.first?.minutes ?? lookMinutes,
+      wait,
+    };
+  });
 }

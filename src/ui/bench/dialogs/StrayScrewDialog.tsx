@@ -3,7 +3,6 @@ import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { Model } from '@/core/procedure/model';
-import { screwHeads } from '@/core/procedure/vocabulary';
 import { screwName } from '@/core/screws/screwGroups';
 import { placesOf, type StrayPlace, type StrayScrew } from '@/core/screws/strayScrew';
 import { Caution } from '@/ui/base/Caution';
@@ -32,7 +31,7 @@ export function StrayScrewDialog({
   const stray = readStray(typed);
   const places = stray ? placesOf(stray, model.joints, openJoints) : [];
   const likely = places.filter(({ chance }) => chance > 0).slice(0, mostShown);
-  const hurt = places.filter(({ wouldHurt }) => wouldHurt);
+  const hurt = places.filter(({ wouldHurt }) => wouldHurt === true);
   const faceOf = ({ screw }: StrayPlace) => model.faces.find(({ id }) => id === screw.face)?.name ?? screw.face;
   return (
     <KeyLayer>
@@ -97,9 +96,9 @@ export function StrayScrewDialog({
 }
 
 function readStray(text: string): StrayScrew | undefined {
-  const match = /^(?:([a-z]{1,2}\d{1,3})\s+)?(\d{1,2}(?:[.,]\d{1,2})?)$/i.exec(text.trim());
-  const head = screwHeads.find((known) => known === match?.[1]?.toUpperCase());
+  const match = /^(?:([a-z]{1,5}\d{0,4}(?:\.\d)?)\s+)?(\d{1,2}(?:[.,]\d{1,2})?)$/i.exec(text.trim());
+  const drive = match?.[1]?.toUpperCase();
   const lengthMm = Number(match?.[2]?.replace(',', '.'));
-  if (!match || !(lengthMm > 0) || (match[1] !== undefined && head === undefined)) return undefined;
-  return { lengthMm, errorMm: calliperErrorMm, ...(head !== undefined && { head }) };
+  if (!match || !(lengthMm > 0)) return undefined;
+  return { lengthMm, errorMm: calliperErrorMm, ...(drive !== undefined && { drive }) };
 }

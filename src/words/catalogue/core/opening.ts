@@ -21,13 +21,15 @@ export const whatDoesWholeOneSell = () => l`What does a whole one sell for, by g
 export const triageComparesWithItsParts = () => l`Triage compares it with its parts.`;
 export const haveYouSeenOneThat = () => l`Have you seen one that is built differently?`;
 export const revisionsChangeSteps = () => l`Revisions change steps.`;
-export const howDeepHole = (d: { head: Text; lengthMm: number }) => l`How deep is the hole of the ${d.head} ${tenths(d.lengthMm)}?`;
-export const mmScrewWithSameHead = (d: { lengthMm: number }) => l`A ${tenths(d.lengthMm)} mm screw with the same head could go in by mistake.`;
+export const howDeepHole = (d: { drive: Text; lengthMm: number }) => l`How deep is the hole of the ${d.drive} ${tenths(d.lengthMm)}?`;
 export const entryUnread = (d: { entry: Text }) => l`“${d.entry}” is no joint here, no screw (4 PH00 3.0) and no kind (plug battery).`;
 export const lineUnknown = (d: { wanted: Text }) => l`There is no line “${d.wanted}” to come after.`;
 export const minutesUnread = (d: { typed: Text }) => l`“${d.typed}” is not minutes: write 1.2, or low, likely and high, as 0.8 1.2 2.`;
+export const mmScrewWithSameDrive = (d: { lengthMm: number }) => l`A ${tenths(d.lengthMm)} mm screw with the same drive could go in by mistake.`;
+export const howLongAreThose = (d: { drive: Text }) => l`How long are the ${d.drive} screws?`;
+export const unknownLengthCannotBeTold = () => l`A screw of unknown length cannot be told from another, and nobody knows which hole it would hurt.`;
 
-export const all: Readonly<Record<string, (d: never) => string>> = { howSwitchedOffAndHow, noBoardLiftedBeforeOff, whichPartBattery, powerComesOffFirstAnd, logOutBackWhereDifference, everythingThatComesOffGoes, howDoesGoBackTogether, nothingClosesWhatWasOpened, takeApartAgainInAnother, secondLogWillShowWhich, whatGoodOneWorth, plannerLeavesInAnyPart, whereAreJointsMoveThem, theyAreOnGridUntil, whatDoesWholeOneSell, triageComparesWithItsParts, haveYouSeenOneThat, revisionsChangeSteps, howDeepHole, mmScrewWithSameHead, entryUnread, lineUnknown, minutesUnread };
+export const all: Readonly<Record<string, (d: never) => string>> = { howSwitchedOffAndHow, noBoardLiftedBeforeOff, whichPartBattery, powerComesOffFirstAnd, logOutBackWhereDifference, everythingThatComesOffGoes, howDoesGoBackTogether, nothingClosesWhatWasOpened, takeApartAgainInAnother, secondLogWillShowWhich, whatGoodOneWorth, plannerLeavesInAnyPart, whereAreJointsMoveThem, theyAreOnGridUntil, whatDoesWholeOneSell, triageComparesWithItsParts, haveYouSeenOneThat, revisionsChangeSteps, howDeepHole, entryUnread, lineUnknown, minutesUnread, mmScrewWithSameDrive, howLongAreThose, unknownLengthCannotBeTold };
 
 /** What the core found out, as a sentence. */
 export const say = sayer<'opening'>({

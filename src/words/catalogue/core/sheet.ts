@@ -25,7 +25,6 @@ export const owed = (d: { says: Text }) => l`Owed: ${d.says}`;
 export const check = (d: { check: Text }) => l`Check: ${d.check}`;
 export const owedSinceTeardownNext = (d: { title: Text }) => l`Owed since the teardown; next: ${d.title}.`;
 export const gateTestBeforeSealing = (d: { isSeals: 'yes' | 'no' }) => l`${select(d.isSeals, { "yes": l`Gate: test before sealing`, "other": l`Gate: test before it leaves the bench` })}`;
-export const powerOnCheckPictureTouch = (d: { proofOfOff: Text }) => l`Power on, check the picture, touch each corner, charge for a moment. Then off: ${d.proofOfOff}`;
 export const nextStepSealsFaultFound = (d: { isSeals: 'yes' | 'no' }) => l`${select(d.isSeals, { "yes": l`The next step seals it: a fault found later costs a second teardown.`, "other": l`A fault is quick to reach now.` })}`;
 export const frees = (d: { freed: readonly string[] }) => l`Frees the ${list(d.freed)}.`;
 export const onWayToPartsWanted = () => l`On the way to the parts wanted.`;
@@ -42,8 +41,15 @@ export const gelDot = () => l`gel dot`;
 export const liquidGlue = () => l`liquid glue, dose`;
 export const gelSets = () => l`gel sets`;
 export const glueSets = () => l`glue cures`;
+export const powerOnAndProve = (d: { isMated: 'yes' | 'no'; proofOfOff: Text }) => l`${select(d.isMated, { "yes": l`Put on for the test what is named here, power on, and prove each. Then off, and take it off again: ${d.proofOfOff}`, "other": l`Power on and prove each. Then off: ${d.proofOfOff}` })}`;
+export const onlyAfterThatEnd = () => l`It is there only when that step ended so.`;
+export const nextWait = (d: { what: Text }) => l`Next: ${d.what}`;
+export const whileItStays = (d: { title: Text }) => l`It stays as it is: ${d.title}.`;
+export const moveOver = (d: { part: Text }) => l`Move the ${d.part} over`;
+export const fromOldToNew = (d: { assembly: Text }) => l`Off the old ${d.assembly}, onto the new one.`;
+export const newOneComesWithout = (d: { assembly: Text; part: Text }) => l`A ${d.assembly} comes without its ${d.part}; if this one has it, pass over this step.`;
 
-export const all: Readonly<Record<string, (d: never) => string>> = { gateFlatAfterSwollenBattery, putFrameCoverKeyboardAnd, bentFrameBendsNewBattery, gateDryAndCleanAfter, lookAtEveryPlugRibbon, anythingClosedUpWetCorrodes, gateAsModelSaysAfter, checkScrewLengthsAgainstModel, earlierRepairMayHaveLeft, gateStraightAtDent, dryFitNewPanelIn, panelPressedIntoBentCorner, putsBack, closesWhatWasOpened, gate, seeHowToConfirmOff, powerOnThenOffAgain, nextFaultQuickToReach, owed, check, owedSinceTeardownNext, gateTestBeforeSealing, powerOnCheckPictureTouch, nextStepSealsFaultFound, frees, onWayToPartsWanted, neededFor, neededForPartsWanted, newScrewForThoseThat, headThreadAndLengthMatch, handOver, stopHere, couldBreak, batteryPlugFirst, narrowTape, gelDot, liquidGlue, gelSets, glueSets };
+export const all: Readonly<Record<string, (d: never) => string>> = { gateFlatAfterSwollenBattery, putFrameCoverKeyboardAnd, bentFrameBendsNewBattery, gateDryAndCleanAfter, lookAtEveryPlugRibbon, anythingClosedUpWetCorrodes, gateAsModelSaysAfter, checkScrewLengthsAgainstModel, earlierRepairMayHaveLeft, gateStraightAtDent, dryFitNewPanelIn, panelPressedIntoBentCorner, putsBack, closesWhatWasOpened, gate, seeHowToConfirmOff, powerOnThenOffAgain, nextFaultQuickToReach, owed, check, owedSinceTeardownNext, gateTestBeforeSealing, nextStepSealsFaultFound, frees, onWayToPartsWanted, neededFor, neededForPartsWanted, newScrewForThoseThat, headThreadAndLengthMatch, handOver, stopHere, couldBreak, batteryPlugFirst, narrowTape, gelDot, liquidGlue, gelSets, glueSets, powerOnAndProve, onlyAfterThatEnd, nextWait, whileItStays, moveOver, fromOldToNew, newOneComesWithout };
 
 /** What the core found out, as a sentence. */
 export const say = sayer<'sheet'>({

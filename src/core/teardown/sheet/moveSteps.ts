@@ -1,0 +1,60 @@
+import { getModelPart, type Model } from '@/core/procedure/model';
+import type { Transfer } from '@/core/procedure/parts';
+import { message } from '@/core/shared/message';
+import { plainStep, stepIdOf, type SheetStep } from './sheetStep';
+
+/** The id of a move: the assembly it comes from, and the part that moves. */
+export const moveIdOf = (assembly: string, part: string): string => `${assembly}.${part}`;
+
+/**
+ * What moves from an assembly that is replaced to the one that takes its place: a step each, on the bench beside the unit.
+ * A part that was taken off by a step of its own goes back by that step and is not moved.
+ *
+ * @param outParts  parts that are out by steps of their own
+ */
+export function moveSteps(
+  model: Model,
+  assembly: string,
+  outParts: ReadonlySet<string>,
+  beside: SheetStep,
+  roundOf: (id: string) => number,
+): readonly SheetStep[] {
+  const { transfers = [], name } = getModelPart(model, assembly);
+  return transfers
+    .filter(({ part }) => !outParts.has(part))
+    .map((transfer) => moveStep(model, name, assembly, transfer, beside, roundOf(moveIdOf(assembly, transfer.part))));
+}
+
+function moveStep(
+  model: Model,
+  name: string,
+  assembly: string,
+  { part, title, detail, tool, minutes, joints = [], needsCertificate }: Transfer,
+  beside: SheetStep,
+  round: number,
+): SheetStep {
+  const moved = getModelPart(model, part).name;
+  return {
+    ...plainStep,
+    id: stepIdOf('move', moveIdOf(assembly, part), round),
+    leg: 'move',
+    operationId: null,
+    title: title ?? message('sheet.moveOver', { part: moved }),
+    detail: detail ?? message('sheet.fromOldToNew', { assembly: name }),
+    why: message('sheet.newOneComesWithout', { part: moved, assembly: name }),
+    tool,
+    face: beside.face,
+    posture: null,
+    minutes,
+    joints: model.joints.filter(({ id }) => joints.includes(id)),
+    needsCertificate: needsCertificate ?? false,
+  };
+}
+
+/** The move that a step's id names, as the model has it now; undefined when it has it no more. */
+export function moveNamed(model: Model, id: string, beside: SheetStep, round: number): SheetStep | undefined {
+  const [assembly, part] = id.split('.');
+  const owner = model.parts.find((candidate) => candidate.id === assembly);
+  const transfer = owner?.transfers?.find((candidate) => candidate.part === part);
+  return owner && transfer && moveStep(model, owner.name, owner.id, transfer, beside, round);
+}
