@@ -55,7 +55,7 @@ export function smallModel(operations: readonly Operation[], given: Partial<Mode
     id,
     name: id,
     aliases: [],
-    category: 'speaker' as const,
+    category: 'housing' as const,
     interchange: id,
     slot: 'functional' as const,
     valueCents: { A: 400, B: 300, C: 200, D: 100 },

@@ -3,6 +3,10 @@ import { shippedModels } from '../../../tests/support/models';
 import { fitCoupling, temperaturesAt } from './fitCoupling';
 import { heatPlan, heatSegments, longestSeconds, type HeatGoal } from './heatPlan';
 import { matrixExponential, multiply, type Matrix } from './matrixExponential';
+import { operation as smallOperation, smallModel } from '../../../tests/support/models';
+import type { Operation } from '@/core/procedure/operations';
+import type { ModelPart } from '@/core/procedure/parts';
+import { layersOf } from './materials';
 import { heatQuestion } from './stackOf';
 import { atRest, networkStep, type Heater, type HeatStack, type Temperatures } from './thermalNetwork';
 
@@ -253,6 +257,98 @@ describe('the heat plan', () => {
     expect(plan.peakCellCelsius).toBeLessThanOrEqual(question.goal.limitCelsius - question.goal.marginKelvin);
   });
 });
+
+describe('what a step that warms asks', () => {
+  const warms = (given: Partial<Operation> = {}): Operation =>
+    smallOperation('warm', {
+      heat: {
+        source: 'hot plate',
+        celsius: 80,
+        softCelsius: 60,
+        layers: [
+          { material: 'glass', mm: 0.8 },
+          { material: 'adhesive', mm: 0.4 },
+          { material: 'plastic', mm: 0.6, part: 'shield' },
+          { material: 'air', mm: 0.8 },
+          { material: 'cell', mm: 4 },
+        ],
+      },
+      ...given,
+    });
+  const part = (id: string, category: ModelPart['category'], given: Partial<ModelPart> = {}): ModelPart => ({
+    id,
+    name: id,
+    aliases: [],
+    category,
+    interchange: id,
+    ...given,
+  });
+  const model = smallModel([warms()], {
+    parts: [part('cell', 'battery', { heatLimitCelsius: 58 }), part('tray', 'tray'), part('shield', 'cover')],
+  });
+  const ask = (out: readonly string[]) => {
+    const question = heatQuestion(model, warms(), 22, out);
+    if (!question) throw new Error('no question');
+    return question;
+  };
+
+  test('the limit of the cell holds while it is in, whatever else is out', () => {
+    expect(ask([]).goal.limitCelsius).toBe(58);
+    expect(ask(['tray']).goal.limitCelsius).toBe(58);
+    expect(ask(['tray', 'shield']).goal.limitCelsius).toBe(58);
+    expect(ask(['cell']).goal.limitCelsius).toBe(83);
+    // A cell whose limit nobody wrote down is bounded all the same, also with the tray out.
+    const unwritten = smallModel([warms()], { parts: [part('cell', 'battery'), part('tray', 'tray')] });
+    expect(heatQuestion(unwritten, warms(), 22, ['tray'])?.goal.limitCelsius).toBe(60);
+    expect(heatQuestion(unwritten, warms(), 22, [])?.goal.limitCelsius).toBe(60);
+  });
+
+  test('a layer whose part is out is gone, and so is a cell that is out', () => {
+    const names = (out: readonly string[]) => [...new Set(ask(out).stack.layers.map(({ name }) => name))];
+    expect(names([])).toEqual(['glass', 'adhesive', 'plastic', 'cell']);
+    expect(names(['shield'])).toEqual(['glass', 'adhesive', 'cell']);
+    expect(names(['cell'])).toEqual(['glass', 'adhesive', 'plastic']);
+  });
+
+  test('soft through: the far side of the adhesive, against an explicit grid of a hundredth of a millimetre', () => {
+    const question = ask(['shield', 'cell']);
+    const plan = heatPlan(question.stack, question.heater, { ...question.goal, limitCelsius: 500, toCelsius: 500 });
+    expect(Math.abs(plan.readySeconds - explicitSeconds(0.8, 0.4, question.heater, 60))).toBeLessThanOrEqual(2);
+    // One node for the whole adhesive is early.
+    const coarse = { ...question.stack, layers: layersOf(stackedGlass, 1), adhesive: 1, adhesiveLayers: 1, cell: 1 };
+    const early = heatPlan(coarse, question.heater, { ...question.goal, limitCelsius: 500, toCelsius: 500 });
+    expect(early.readySeconds).toBeLessThan(plan.readySeconds);
+  });
+});
+
+const stackedGlass = [
+  { material: 'glass', mm: 0.8 },
+  { material: 'adhesive', mm: 0.4 },
+] as const;
+
+/** Seconds until the far side of the adhesive is soft, by small explicit steps on a fine grid: an independent computation. */
+function explicitSeconds(glassMm: number, glueMm: number, { celsius, coupling }: Heater, soft: number): number {
+  const dx = 2e-5;
+  const nodes = [
+    ...Array.from({ length: Math.round(glassMm / 1000 / dx) }, () => ({ capacity: 2.0e6, through: 1.0 })),
+    ...Array.from({ length: Math.round(glueMm / 1000 / dx) }, () => ({ capacity: 1.9e6, through: 0.18 })),
+  ];
+  let now = nodes.map(() => 22);
+  const dt = (0.2 * dx * dx * 1.9e6) / 1.0;
+  for (let step = 1; step * dt < 3600; step += 1) {
+    const flow = nodes.map((node, at) => {
+      const next = nodes[at + 1];
+      if (!next) return 11 * ((now[at] as number) - 22);
+      return ((now[at] as number) - (now[at + 1] as number)) / (dx / 2 / node.through + dx / 2 / next.through);
+    });
+    now = now.map((value, at) => {
+      const enters = at === 0 ? coupling * (celsius - value) + 5 * (22 - value) : (flow[at - 1] as number);
+      return value + ((enters - (flow[at] as number)) * dt) / ((nodes[at] as { capacity: number }).capacity * dx);
+    });
+    if ((now.at(-1) as number) >= soft) return step * dt;
+  }
+  return Infinity;
+}
 
 describe('the coupling, from what a probe reads', () => {
   test('is found again, also through noise', () => {

@@ -1,5 +1,13 @@
 import type { Wording } from '@/core/shared/message';
-import { atRest, networkStep, type Heater, type HeatStack, type Temperatures } from './thermalNetwork';
+import {
+  atRest,
+  coldestAdhesive,
+  networkStep,
+  warmestAdhesive,
+  type Heater,
+  type HeatStack,
+  type Temperatures,
+} from './thermalNetwork';
 
 /** When the adhesive is soft enough, and what the cell may not pass. */
 export interface HeatGoal {
@@ -62,7 +70,7 @@ export function heatPlan(
   const soak = networkStep(stack, null, soakStep);
   const most = goal.limitCelsius - goal.marginKelvin;
   const cellOf = (temperatures: Temperatures) => temperatures[stack.cell] as number;
-  const softOf = (temperatures: Temperatures) => temperatures[stack.adhesive] as number;
+  const softOf = (temperatures: Temperatures) => coldestAdhesive(stack, temperatures);
   const curve: Temperatures[] = [start];
   const phases: { isOn: boolean; seconds: number }[] = [];
   let now = start;
@@ -73,7 +81,7 @@ export function heatPlan(
     const mayTurn = !phase || phase.isOn !== isOn || phase.seconds >= shortestPhase;
     if (isOn) {
       const next = on(now);
-      const isTooMuch = soakPeak(next, soak, stack.cell, most) > most || softOf(next) > goal.toCelsius;
+      const isTooMuch = soakPeak(next, soak, stack.cell, most) > most || warmestAdhesive(stack, next) > goal.toCelsius;
       // Safety does not wait for the hand: off is at once.
       if (isTooMuch) isOn = false;
     } else if (mayTurn && soakPeak(now, soak, stack.cell, most) < most - hysteresisKelvin) isOn = true;
@@ -89,7 +97,7 @@ export function heatPlan(
     isReached,
     phases,
     readySeconds: curve.length - 1,
-    softSeconds: isReached ? secondsSoft(now, off, stack.adhesive, goal.fromCelsius) : 0,
+    softSeconds: isReached ? secondsSoft(now, off, softOf, goal.fromCelsius) : 0,
     peakCellCelsius: Math.max(peak, soakPeak(now, soak, stack.cell)),
     bestAdhesiveCelsius: Math.max(...curve.map(softOf)),
     curve,
@@ -124,14 +132,14 @@ export function soakPeak(
 function secondsSoft(
   from: Temperatures,
   off: (from: Temperatures) => Temperatures,
-  layer: number,
+  softOf: (temperatures: Temperatures) => number,
   celsius: number,
 ): number {
   // It is at the very edge when the plan ends: what has given is still cut a little below.
   const still = celsius - stillSoftKelvin;
   let now = from;
   let seconds = 0;
-  while ((now[layer] as number) >= still && seconds < longestSoak) {
+  while (softOf(now) >= still && seconds < longestSoak) {
     now = off(now);
     seconds += 1;
   }

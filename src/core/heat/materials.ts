@@ -38,10 +38,14 @@ const innerLoss = 11;
  * Layers of materials as a thermal network, each with its heat in its middle: between two middles half of either
  * conducts. Air keeps no heat worth counting, so it is a resistance between its neighbours.
  *
- * @param stacked  from the outside in, at least one that is not air; millimetres
+ * @param whole    from the outside in, at least one that is not air; millimetres
+ * @param parts    into how many each layer is cut: the more, the nearer to what really goes on inside of it
  * @throws RangeError for layers that cannot be
  */
-export function layersOf(stacked: readonly StackedLayer[]): readonly HeatLayer[] {
+export function layersOf(whole: readonly StackedLayer[], parts = 1): readonly HeatLayer[] {
+  const stacked = whole.flatMap(({ material, mm }): StackedLayer[] =>
+    material === 'air' ? [{ material, mm }] : Array.from({ length: parts }, () => ({ material, mm: mm / parts })),
+  );
   if (stacked.some(({ mm }) => !(mm > 0))) throw new RangeError('layersOf: a layer has no thickness');
   const solid = stacked.flatMap(({ material }, at) => (material === 'air' ? [] : [at]));
   if (solid.length === 0) throw new RangeError('layersOf: nothing but air');

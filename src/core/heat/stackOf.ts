@@ -3,7 +3,7 @@ import type { Heat, Operation } from '@/core/procedure/operations';
 import type { HeatSource } from '@/core/procedure/vocabulary';
 import type { HeatGoal } from './heatPlan';
 import { layersOf } from './materials';
-import type { Heater, HeatStack } from './thermalNetwork';
+import { atRest, coldestAdhesive, networkStep, type Heater, type HeatStack } from './thermalNetwork';
 
 /** How well each source couples to a cover, W/K for a square metre: guesses, which a probe corrects. */
 const couplings: Readonly<Record<HeatSource, number>> = { 'hot plate': 70, 'hot air': 65, dryer: 45 };
@@ -43,27 +43,86 @@ export function heatQuestion(
 ): HeatQuestion | null {
   const { heat } = operation;
   if (!heat) return null;
-  const limits = model.parts.flatMap(({ id, heatLimitCelsius }) =>
-    outParts.includes(id) ? [] : (heatLimitCelsius ?? []),
+  const out = new Set(outParts);
+  const cells = model.parts.filter(
+    ({ category, heatLimitCelsius }) => category === 'battery' || heatLimitCelsius !== undefined,
   );
-  const stacked = heat.layers ?? commonLayers;
-  const layers = layersOf(stacked);
-  // With no cell below it, or every cell out, only what warms it bounds it.
-  const isBare = stacked.at(-1)?.material !== 'cell' || (limits.length === 0 && outParts.length > 0);
+  const inside = cells.filter(({ id }) => !out.has(id));
+  const stacked = layersNow(heat.layers ?? commonLayers, out, cells.length > 0 && inside.length === 0);
+  // With no cell below it, only what warms it bounds it; what else is out has nothing to do with that.
+  const hasCell = stacked.at(-1)?.material === 'cell';
+  const limit = Math.min(...inside.map(({ heatLimitCelsius }) => heatLimitCelsius ?? cautiousLimit), Infinity);
+  const heater = { celsius: heat.celsius, coupling: couplings[heat.source] };
+  const fromCelsius = heat.softCelsius ?? heat.celsius - windowKelvin;
   return {
-    stack: {
-      layers,
-      adhesive: layers.findIndex(({ name }) => name === 'adhesive'),
-      cell: layers.length - 1,
-      ambientCelsius,
-    },
+    stack: fineStack(stacked, ambientCelsius, heater, fromCelsius),
     isOwnStack: heat.layers !== undefined,
-    heater: { celsius: heat.celsius, coupling: couplings[heat.source] },
+    heater,
     goal: {
-      fromCelsius: heat.softCelsius ?? heat.celsius - windowKelvin,
+      fromCelsius,
       toCelsius: heat.celsius,
-      limitCelsius: isBare ? heat.celsius + marginKelvin : limits.length > 0 ? Math.min(...limits) : cautiousLimit,
+      limitCelsius: hasCell ? (Number.isFinite(limit) ? limit : cautiousLimit) : heat.celsius + marginKelvin,
       marginKelvin,
     },
   };
+}
+
+/** The layers that are there now: one whose part is out is gone, and so is a cell that is out and the air before it. */
+function layersNow(
+  layers: NonNullable<Heat['layers']>,
+  out: ReadonlySet<string>,
+  areCellsOut: boolean,
+): NonNullable<Heat['layers']> {
+  const here = layers.filter(
+    ({ material, part }) =>
+      material === 'adhesive' || !(part === undefined ? material === 'cell' && areCellsOut : out.has(part)),
+  );
+  const inmost = here.findLastIndex(({ material }) => material !== 'air');
+  return here.slice(0, inmost + 1);
+}
+
+const finest = 16;
+/** Halving layers that changes the time until the adhesive is soft by no more than this changes nothing. */
+const sameSeconds = 1;
+
+/** Layers cut so fine that halving them once more changes nothing: the adhesive has a gradient, and its far side lags. */
+function fineStack(
+  stacked: NonNullable<Heat['layers']>,
+  ambientCelsius: number,
+  heater: Heater,
+  softCelsius: number,
+): HeatStack {
+  let stack = cutInto(stacked, 1, ambientCelsius);
+  let seconds = secondsUntilSoft(stack, heater, softCelsius);
+  for (let parts = 2; parts <= finest; parts *= 2) {
+    const finer = cutInto(stacked, parts, ambientCelsius);
+    const finerSeconds = secondsUntilSoft(finer, heater, softCelsius);
+    const isSame = Math.abs(finerSeconds - seconds) <= sameSeconds;
+    [stack, seconds] = [finer, finerSeconds];
+    if (isSame) break;
+  }
+  return stack;
+}
+
+function cutInto(stacked: NonNullable<Heat['layers']>, parts: number, ambientCelsius: number): HeatStack {
+  const layers = layersOf(stacked, parts);
+  return {
+    layers,
+    adhesive: layers.findLastIndex(({ name }) => name === 'adhesive'),
+    adhesiveLayers: parts,
+    cell: stacked.at(-1)?.material === 'cell' ? layers.length - parts : layers.length - 1,
+    ambientCelsius,
+  };
+}
+
+const longestLook = 3600;
+function secondsUntilSoft(stack: HeatStack, heater: Heater, softCelsius: number): number {
+  const on = networkStep(stack, heater, sameSeconds);
+  let now = atRest(stack);
+  let seconds = 0;
+  while (coldestAdhesive(stack, now) < softCelsius && seconds < longestLook) {
+    now = on(now);
+    seconds += sameSeconds;
+  }
+  return seconds;
 }

@@ -13,8 +13,11 @@ export interface HeatLayer {
 
 export interface HeatStack {
   readonly layers: readonly HeatLayer[];
-  /** Index of the layer that is to soften, and of the cell. */
+  /** Index of the layer that is to soften; of its innermost one where it is cut into several. */
   readonly adhesive: number;
+  /** Into how many layers the adhesive is cut; 1 when left out. */
+  readonly adhesiveLayers?: number;
+  /** Index of the cell; of its outermost layer, which is the warmest. */
   readonly cell: number;
   readonly ambientCelsius: number;
 }
@@ -77,3 +80,11 @@ function augmented({ layers, ambientCelsius, adhesive, cell }: HeatStack, heater
   });
   return [...rows, Array.from({ length: count + 1 }, () => 0)];
 }
+
+/** The coldest place through the adhesive: it is soft when that is. */
+export const coldestAdhesive = ({ adhesive, adhesiveLayers = 1 }: HeatStack, now: Temperatures): number =>
+  Math.min(...now.slice(adhesive - adhesiveLayers + 1, adhesive + 1));
+
+/** The warmest place through the adhesive: it smears when that is too hot. */
+export const warmestAdhesive = ({ adhesive, adhesiveLayers = 1 }: HeatStack, now: Temperatures): number =>
+  Math.max(...now.slice(adhesive - adhesiveLayers + 1, adhesive + 1));

@@ -39,7 +39,7 @@ const part = (id: string, given: Partial<ModelPart> = {}): ModelPart => ({
   id,
   name: id,
   aliases: [],
-  category: 'speaker',
+  category: 'cover',
   interchange: id,
   ...given,
 });
@@ -138,6 +138,46 @@ const tripping: Readonly<Record<RuleId, Model>> = {
       }),
     ],
   ),
+  'drive-unknown': smallModel([op('a', { opens: ['s'] })], { joints: [screw('s', { drive: 'XZ9' })] }),
+  'drive-misfit': smallModel([op('a', { opens: ['s'] })], { joints: [screw('s', { diameterMm: 6 })] }),
+  'no-current': withParts([part('eye', { category: 'camera' })], [op('a', { frees: ['eye'] })]),
+  'cell-limits': withParts(
+    [cell({ heatLimitCelsius: 60 }), part('other', { category: 'battery', heatLimitCelsius: 70 })],
+    [op('a', { frees: ['cell'] }), op('b', { frees: ['other'] })],
+  ),
+  'layer-gone': withParts(
+    [part('shield', { category: 'cover' })],
+    [
+      op('a', { frees: ['shield'] }),
+      op('b', {
+        after: [after('a')],
+        heat: {
+          source: 'dryer',
+          celsius: 60,
+          layers: [
+            { material: 'plastic', mm: 1 },
+            { material: 'adhesive', mm: 0.2 },
+            { material: 'steel', mm: 0.3, part: 'shield' },
+          ],
+        },
+      }),
+    ],
+  ),
+  'gate-names': smallModel([
+    op('a', { back: back({ gate: { what: 'Dry fit', tests: [], powersOn: true, offAgain: 'Off.' } }) }),
+  ]),
+  'moment-first': smallModel([
+    op('a', {
+      waits: [
+        {
+          minutes: 5,
+          fixture: 'clamp',
+          what: 'glue sets',
+          first: { does: 'Turn the clamp', minutes: { low: 1, likely: 1, high: 1 } },
+        },
+      ],
+    }),
+  ]),
   'power-after-gate': smallModel(
     [op('a', { opens: ['p'], back: back({ gate: { what: 'Test', tests: ['starts'], powersOn: true } }) })],
     { joints: [clip('p', { kind: 'plug' })] },
@@ -227,6 +267,39 @@ describe('checkModel', () => {
       },
     ]);
   });
+});
+
+test('ends that wait for each other in a circle are found, and an end that is not there', () => {
+  const ends = [
+    { id: 'whole', says: 'Whole', chance: 0.6 },
+    { id: 'torn', says: 'Torn', chance: 0.4 },
+  ];
+  const circle = smallModel([
+    op('a', { ends, when: { ends: [{ operation: 'b', end: 'torn' }] } }),
+    op('b', { ends, when: { ends: [{ operation: 'a', end: 'torn' }] } }),
+  ]);
+  expect(tripped(circle)).toContain('cycle');
+  const lost = smallModel([op('a', { ends }), op('b', { when: { ends: [{ operation: 'a', end: 'bent' }] } })]);
+  expect(checkModel(lost)[0]).toMatchObject({ rule: 'dangling-id', place: 'operations[1] (b).when.ends[0].end' });
+});
+
+test('a clock cell that feeds only what it sits on does not hold up the rest', () => {
+  const model = (reach: 'everything' | 'its-own') =>
+    withParts(
+      [
+        part('clock', { category: 'clock-cell', power: 'second', powerReach: reach }),
+        part('panel', { category: 'display' }),
+      ],
+      [op('a', { opens: ['d'], frees: ['panel'] }), op('b', { opens: ['c'], frees: ['clock'] })],
+      {
+        joints: [
+          clip('d', { kind: 'plug', holds: ['panel'] }),
+          clip('c', { kind: 'clip', power: true, holds: ['clock'] }),
+        ],
+      },
+    );
+  expect(tripped(model('everything'))).toEqual(['power-first']);
+  expect(tripped(model('its-own'))).toEqual([]);
 });
 
 describe('what looks like a fault and is none', () => {

@@ -3,6 +3,7 @@ import { checkFigures } from './checks/figures';
 import { checkHarm } from './checks/harm';
 import { checkOrder } from './checks/order';
 import { checkParts } from './checks/parts';
+import { checkPlausible } from './checks/plausible';
 import type { ModelProblem } from './checks/problem';
 import { checkReferences } from './checks/references';
 import { checkStructure } from './checks/structure';
@@ -35,6 +36,7 @@ export function checkModel(model: Model): readonly ModelProblem[] {
     ...checkWayBack(model, views),
     ...checkParts(model),
     ...checkHarm(model, views),
+    ...checkPlausible(model, views),
   ];
   const seen = new Set<string>();
   return all.filter(({ rule, place, says }) => {

@@ -18,7 +18,7 @@ export type SheetAsked = Pick<SheetState, 'kind' | 'targets' | 'rules'> &
     Pick<SheetState, 'findings' | 'keeping' | 'screwTroubles' | 'reused' | 'kept' | 'barred' | 'again' | 'stepIds'>
   >;
 
-type AboutUnit = Pick<Unit, 'revision' | 'configuration' | 'marks'> & Partial<Pick<Unit, 'found'>>;
+type AboutUnit = Pick<Unit, 'revision' | 'configuration' | 'marks'> & Partial<Pick<Unit, 'found' | 'tests'>>;
 
 /** The run sheet a unit has, or would have, from its model version and what is known of it. */
 export function sheetOf(model: Model, unit: AboutUnit, asked: SheetAsked): Outcome<RunSheet> {
@@ -49,6 +49,7 @@ function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetReque
     revision,
     configuration,
     findings,
+    tests: unit.tests,
     scrap,
     keeping,
     kept,

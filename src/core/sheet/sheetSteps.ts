@@ -1,5 +1,6 @@
 import type { FreedPart, SheetState, Unit } from '../entities/entities';
 import { getModelPart, type Model } from '@/core/procedure/model';
+import { endOf, usualEnd } from '@/core/procedure/ends';
 import type { Operation } from '@/core/procedure/operations';
 import type { ModelPart } from '@/core/procedure/parts';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
@@ -26,14 +27,20 @@ export function partsToTag(model: Model, sheet: SheetState, step: Pick<SheetStep
   );
 }
 
-/** A step with what one of its ends frees beside its own. */
+/**
+ * A step as it ended: its own, and what that end freed beside it. The sheet is planned with the usual end, so that end's
+ * own comes off when it ended otherwise.
+ */
 export function stepEndedBy<S extends Pick<SheetStep, 'frees'>>(
   step: S,
   operation: Operation | undefined,
   endId: string | undefined,
 ): S {
-  const also = operation?.ends?.find(({ id }) => id === endId)?.frees ?? [];
-  return also.length === 0 ? step : { ...step, frees: [...new Set([...step.frees, ...also])] };
+  const [usual, told] = operation ? [usualEnd(operation), endOf(operation, endId)] : [];
+  if (told === usual) return step;
+  const notFreed = (usual?.frees ?? []).filter((part) => !operation?.frees.includes(part));
+  const frees = step.frees.filter((part) => !notFreed.includes(part));
+  return { ...step, frees: [...new Set([...frees, ...(told?.frees ?? [])])] };
 }
 
 /** What the bench reports of a step's parts: sound, unless trouble was noted. */

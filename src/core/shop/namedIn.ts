@@ -1,3 +1,5 @@
+import type { Operation } from '@/core/procedure/operations';
+import { lastGate } from '@/core/teardown/sheet/gateSteps';
 import { modelAmong, type Model } from '@/core/procedure/model';
 import { message, type Wording } from '@/core/shared/message';
 import { readStepId } from '@/core/teardown/sheet/sheetStep';
@@ -48,6 +50,25 @@ function textIn(said: unknown, key: string): string | undefined {
 function stepName(model: Model | undefined, stepId: string): Wording<'sheet'> {
   const { leg, id } = readStepId(stepId);
   const operation = model?.operations.find((entry) => entry.id === id);
-  if (leg === 'gate') return message('sheet.gate', { what: operation?.back?.gate?.what ?? id.replaceAll('-', ' ') });
+  if (leg === 'gate') return gateName(id, operation);
+  if (leg === 'move') {
+    const part = id.split('.')[1] ?? id;
+    return message('sheet.moveOver', { part: model?.parts.find((each) => each.id === part)?.name ?? part });
+  }
+  if (leg === 'moment') return momentName(model, id) ?? id;
   return (leg === 'back' ? operation?.back?.title : undefined) ?? operation?.title ?? id;
+}
+
+function gateName(id: string, operation: Operation | undefined): Wording<'sheet'> {
+  if (operation?.back?.gate) return message('sheet.gate', { what: operation.back.gate.what });
+  if (id.startsWith('before-'))
+    return message('sheet.gateTestBeforeSealing', { isSeals: id === lastGate ? 'no' : 'yes' });
+  return message('sheet.gate', { what: id.replaceAll('-', ' ') });
+}
+
+function momentName(model: Model | undefined, id: string): Wording<'sheet'> | undefined {
+  const [leg, operationId, at] = id.split('.');
+  const operation = model?.operations.find((entry) => entry.id === operationId);
+  const wait = (leg === 'back' ? operation?.back : operation)?.waits?.[Number(at)];
+  return wait && (wait.first?.does ?? message('sheet.nextWait', { what: wait.what }));
 }

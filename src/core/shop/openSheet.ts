@@ -65,13 +65,14 @@ export const stepToSkip: Finder<StepAtHand, OfStep> = (world, fact) => {
 export const stepAtHand: Finder<StepAtHand, OfStep> = (world, fact) => {
   const found = stepToSkip(world, fact);
   if (!found.ok) return found;
-  const { unit, sheet, step, operation } = found.value;
-  const isHeated = step.leg === 'out' && operation?.heat !== undefined;
-  const lockedMs = sheet.heatLockedUntil === null ? 0 : Date.parse(sheet.heatLockedUntil) - Date.parse(fact.at);
-  if (isHeated && lockedMs > 0 && !world.isPast)
-    return refuse('heat-locked', { tag: unit.tag, minutes: Math.ceil(lockedMs / 60_000) });
-  return found;
+  const { unit, sheet, step } = found.value;
+  const minutes = step.hands?.heat ? lockedMinutes(sheet, fact.at) : 0;
+  return minutes > 0 && !world.isPast ? refuse('heat-locked', { tag: unit.tag, minutes }) : found;
 };
+
+/** Minutes that the heat is still locked, because solvent is in the air; 0 when it is not. */
+export const lockedMinutes = ({ heatLockedUntil }: SheetState, at: string): number =>
+  heatLockedUntil === null ? 0 : Math.max(0, Math.ceil((Date.parse(heatLockedUntil) - Date.parse(at)) / 60_000));
 
 /** Marks a step done; its timer, if one ran, is over. */
 export const advance = (unit: Unit, sheet: SheetState, stepId: string): Unit =>

@@ -27,7 +27,9 @@ type At = (operation: Operation) => Path;
 type Joints = ReadonlyMap<string, Joint>;
 
 const sourcesOf = (model: Model) =>
-  model.parts.filter(({ category, power }) => power !== undefined || category === 'battery');
+  model.parts.filter(
+    ({ category, power }) => power !== undefined || category === 'battery' || category === 'clock-cell',
+  );
 
 const powerJointsOf = (model: Model, part: string): readonly string[] =>
   model.joints.filter(({ power, holds }) => power === true && holds.includes(part)).map(({ id }) => id);
@@ -64,7 +66,15 @@ function powerFirst(model: Model, view: View, joints: Joints, at: At): ModelProb
       ...new Set([...powerJointsOf(model, source.id).flatMap(view.openersOf), ...view.freersOf(source.id)]),
     ];
     if (offs.length === 0) return [];
+    // A clock cell deep inside may feed only what it sits on: the rest does not wait for it.
+    const own = new Set(model.joints.filter(({ holds }) => holds.includes(source.id)).flatMap(({ holds }) => holds));
+    const isFed = ({ opens, frees }: Operation) =>
+      source.powerReach !== 'its-own' ||
+      [...opens.flatMap((id) => joints.get(id)?.holds ?? []), ...frees].some(
+        (part) => part !== source.id && own.has(part),
+      );
     return live
+      .filter(isFed)
       .filter(({ id }) => !view.isSurelyAfter(id, offs) && !offs.every((off) => view.isSurelyAfter(off, [id])))
       .map((operation) =>
         problem(model, 'power-first', {

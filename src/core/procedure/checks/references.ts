@@ -3,7 +3,7 @@ import type { Path } from '../patch';
 import { problem, type ModelProblem } from './problem';
 import { message } from '@/core/shared/message';
 
-type Kind = 'face' | 'part' | 'joint' | 'operation' | 'revision' | 'configuration' | 'variant' | 'posture';
+type Kind = 'end' | 'face' | 'part' | 'joint' | 'operation' | 'revision' | 'configuration' | 'variant' | 'posture';
 type Known = Readonly<Record<Kind, ReadonlySet<string>>>;
 type Reference = readonly [Kind, string, Path];
 
@@ -44,6 +44,7 @@ function freeId(id: string, taken: ReadonlySet<string>): string {
 function danglingIds(model: Model): ModelProblem[] {
   const ids = (list: readonly { readonly id: string }[]) => new Set(list.map(({ id }) => id));
   const known: Known = {
+    end: new Set(model.operations.flatMap(({ ends = [] }) => ends.map(({ id }) => id))),
     face: ids(model.faces),
     part: ids(model.parts),
     joint: ids(model.joints),
@@ -118,9 +119,12 @@ function lostReferences(model: Model, known: Known): readonly Reference[] {
     operation.after.forEach((arc, index) => all('operation', arc.any, ...place, 'after', index, 'any'));
     all('revision', operation.when?.revisions, ...place, 'when', 'revisions');
     all('configuration', operation.when?.configurations, ...place, 'when', 'configurations');
-    operation.when?.ends?.forEach(({ operation: id }, index) =>
-      one('operation', id, ...place, 'when', 'ends', index, 'operation'),
-    );
+    operation.when?.ends?.forEach(({ operation: id, end }, index) => {
+      one('operation', id, ...place, 'when', 'ends', index, 'operation');
+      const ends = model.operations.find((other) => other.id === id)?.ends ?? [];
+      if (known.operation.has(id) && !ends.some((other) => other.id === end))
+        found.push(['end', end, [...place, 'when', 'ends', index, 'end']]);
+    });
     operation.heat?.layers?.forEach(({ part }, index) => one('part', part, ...place, 'heat', 'layers', index, 'part'));
     operation.slowWhile?.forEach(({ part }, index) => one('part', part, ...place, 'slowWhile', index, 'part'));
     operation.risks?.forEach(({ part }, index) => one('part', part, ...place, 'risks', index, 'part'));

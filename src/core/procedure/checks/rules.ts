@@ -22,6 +22,13 @@ export const rules = {
   markup: { severity: 'error', finds: message('checks.markupOrControlCharactersIn') },
   'outside-face': { severity: 'error', finds: message('checks.somethingDrawnOutsideItsFace') },
   implausible: { severity: 'warning', finds: message('checks.figureThatLooksLikeAnother') },
+  'drive-unknown': { severity: 'warning', finds: message('checks.driveNoStandardNames') },
+  'drive-misfit': { severity: 'warning', finds: message('checks.threadNotMadeForDrive') },
+  'no-current': { severity: 'warning', finds: message('checks.partThatNothingFeeds') },
+  'cell-limits': { severity: 'warning', finds: message('checks.heatLimitsThatDisagree') },
+  'layer-gone': { severity: 'warning', finds: message('checks.layerThatIsOut') },
+  'gate-names': { severity: 'error', finds: message('checks.gateThatTestsNothing') },
+  'moment-first': { severity: 'error', finds: message('checks.momentBeforeAnyWait') },
   // order
   'power-first': { severity: 'error', finds: message('checks.boardOrCableWorkBefore') },
   'source-uncounted': { severity: 'error', finds: message('checks.powerSourceThatNeverTaken') },

@@ -9,17 +9,47 @@ import { message } from '@/core/shared/message';
 export function checkStructure(model: Model, views: readonly View[]): readonly ModelProblem[] {
   const indexOf = new Map(model.operations.map(({ id }, index) => [id, index]));
   const at = (operation: string) => ['operations', indexOf.get(operation) ?? 0] as const;
+  // What the end of one step did, another finds done: that is what ends are for.
+  const byEnds = new Set(
+    model.operations.flatMap(({ ends = [] }) => ends.flatMap(({ opens = [], frees = [] }) => [...opens, ...frees])),
+  );
   return [
+    ...endsInCircles(model, at),
     ...stuckOperations(model, views, at),
     ...neverFreed(model),
     ...views.flatMap((view) => [
-      ...view.passes.flatMap(({ faults }) => faults.map((fault) => faultProblem(model, fault, at))),
+      ...view.passes.flatMap(({ faults }) =>
+        faults.filter((fault) => !isByEnd(fault, byEnds)).map((fault) => faultProblem(model, fault, at)),
+      ),
       ...heldInSomeOrder(model, view, at),
       ...openedInSomeOrder(model, view, at),
       ...blockedMotions(model, view, at),
       ...impossiblePostures(model, view, at),
     ]),
   ];
+}
+
+const isByEnd = (fault: WalkFault, byEnds: ReadonlySet<string>): boolean =>
+  (fault.kind === 'opened-twice' && byEnds.has(fault.joint)) ||
+  (fault.kind === 'freed-twice' && byEnds.has(fault.part));
+
+/** Steps that exist only after ends of each other: none of them ever comes. */
+function endsInCircles(model: Model, at: At): ModelProblem[] {
+  const needs = new Map(
+    model.operations.map(({ id, when }) => [id, (when?.ends ?? []).map(({ operation }) => operation)]),
+  );
+  const reaches = (from: string, goal: string, seen = new Set<string>()): boolean =>
+    (needs.get(from) ?? []).some((next) => next === goal || (!seen.has(next) && reaches(next, goal, seen.add(next))));
+  return model.operations
+    .filter(({ id }) => reaches(id, id))
+    .map(({ id, title }) =>
+      problem(model, 'cycle', {
+        path: [...at(id), 'when', 'ends'],
+        says: message('checks.waitsForEndsInCircle', { title: title || id }),
+        mend: message('checks.letOneBeWithoutEnd'),
+        fix: [{ path: [...at(id), 'when', 'ends'], value: undefined }],
+      }),
+    );
 }
 
 type At = (operation: string) => readonly ['operations', number];

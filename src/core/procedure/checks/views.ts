@@ -1,6 +1,7 @@
 import { doneInOrder } from '../authorOrder';
 import type { Model } from '../model';
 import type { Operation } from '../operations';
+import { endedBy } from '../ends';
 import { operationsFor, type Situation } from '../situation';
 import { walk, type Walk } from '../walk';
 import { wayBackOrder } from '../wayBackOrder';
@@ -30,8 +31,9 @@ export function viewsOf(model: Model): readonly View[] {
   const everOpened = new Set([...opening.values()].flat());
   for (const situation of situationsOf(model)) {
     const operations = operationsFor(model, situation);
-    const key = operations.map(({ id }) => id).join(' ');
-    if (!views.has(key)) views.set(key, viewOf(model, operations, opening, everOpened));
+    const ended = situation.ended ?? new Map<string, string>();
+    const key = [...operations.map(({ id }) => id), ...[...ended].flat()].join(' ');
+    if (!views.has(key)) views.set(key, viewOf(model, operations, ended, opening, everOpened));
   }
   return [...views.values()];
 }
@@ -41,6 +43,7 @@ type Opening = ReadonlyMap<Operation, readonly string[]>;
 function viewOf(
   model: Model,
   operations: readonly Operation[],
+  ended: ReadonlyMap<string, string>,
   opening: Opening,
   everOpened: ReadonlySet<string>,
 ): View {
@@ -53,7 +56,7 @@ function viewOf(
   return {
     model,
     operations,
-    passes: passesOf(model, operations, hasJoint),
+    passes: passesOf(model, operations, ended, hasJoint),
     openersOf: (joint) => openers.get(joint) ?? [],
     freersOf: (part) => freers.get(part) ?? [],
     hasJoint,
@@ -62,10 +65,15 @@ function viewOf(
 }
 
 /** The author's own way, and one for each operation that can stand in for another. */
-function passesOf(model: Model, operations: readonly Operation[], hasJoint: (joint: string) => boolean): Pass[] {
+function passesOf(
+  model: Model,
+  operations: readonly Operation[],
+  ended: ReadonlyMap<string, string>,
+  hasJoint: (joint: string) => boolean,
+): Pass[] {
   const stands = operations.filter(({ insteadOf }) => insteadOf !== undefined);
   return [undefined, ...stands].map((preferred) => {
-    const order = doneInOrder(operations, preferred);
+    const order = doneInOrder(operations, preferred).map((operation) => endedBy(operation, ended.get(operation.id)));
     const back = wayBackOrder(order);
     return { ...walk(model, order, hasJoint), back: back.order, circle: back.circle };
   });
@@ -95,15 +103,31 @@ function gather(pairs: readonly (readonly [string, string])[]): ReadonlyMap<stri
   return lists;
 }
 
-/** Every revision and configuration, clean and with each finding that some operation asks about. */
+/** Every revision and configuration: clean, and with each finding, failed test and end that some operation asks about. */
 function situationsOf(model: Model): readonly Situation[] {
+  const conditions = model.operations.flatMap(({ when }) => when ?? []);
   const asked = [
-    ...new Set(model.operations.flatMap(({ when }) => [...(when?.findings ?? []), ...(when?.absentFindings ?? [])])),
+    ...new Set(conditions.flatMap(({ findings = [], absentFindings = [] }) => [...findings, ...absentFindings])),
+  ];
+  const tests = [...new Set(conditions.flatMap(({ tests: own = [] }) => own.map(({ test }) => test)))];
+  const ends = new Map(
+    conditions.flatMap(({ ends: own = [] }) =>
+      own.map(({ operation, end }) => [`${operation} ${end}`, [operation, end]]),
+    ),
+  );
+  const cases: readonly Pick<Situation, 'findings' | 'tests' | 'ended'>[] = [
+    { findings: [] },
+    ...asked.map((finding) => ({ findings: [finding] })),
+    ...tests.map((test) => ({ findings: [], tests: { [test]: 'fault' as const } })),
+    ...[...ends.values()].map(([operation, end]) => ({
+      findings: [],
+      ended: new Map([[operation as string, end as string]]),
+    })),
   ];
   const or = (ids: readonly string[]): readonly (string | null)[] => (ids.length > 0 ? ids : [null]);
   return or(model.revisions.map(({ id }) => id)).flatMap((revision) =>
     or(model.configurations.map(({ id }) => id)).flatMap((configuration) =>
-      [[], ...asked.map((finding) => [finding])].map((findings) => ({ revision, configuration, findings })),
+      cases.map((one) => ({ revision, configuration, ...one })),
     ),
   );
 }

@@ -13,7 +13,7 @@ import type {
 } from '@/core/entities/entities';
 import type { TorqueReading } from '@/core/screws/torqueState';
 import { define, on } from '../define';
-import { advance, handOn, stepAtHand, stepSpokenOf, stepToSkip, type StepAtHand } from '../openSheet';
+import { lockedMinutes, advance, handOn, stepAtHand, stepSpokenOf, stepToSkip, type StepAtHand } from '../openSheet';
 import { fit, free, isThere, tagsOfNewParts, withTags } from '../stepParts';
 import { keptOf, keptStep } from '@/core/sheet/replanSheet';
 import { rungNow } from '@/core/sheet/rungNow';
@@ -29,14 +29,18 @@ export const stepFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: on(stepSpokenOf, ({ unit, sheet, step, operation }, fact) => {
+    effect: on(stepSpokenOf, ({ unit, sheet, step, operation }, fact, world) => {
       // The ladder is one of opening: on the way back there is none.
-      const rungs = step.leg === 'out' ? (operation?.ladder?.rungs.length ?? 0) : 0;
+      const rungs = step.leg === 'out' ? (operation?.ladder?.rungs ?? []) : [];
       const before = rungNow(sheet, step.id);
-      if (fact.payload.rung !== before + 1 || fact.payload.rung > rungs)
-        return refuse('no-further-rung', { tag: unit.tag });
+      const rung = rungs[before];
+      if (fact.payload.rung !== before + 1 || !rung) return refuse('no-further-rung', { tag: unit.tag });
+      const locked = rung.heat ? lockedMinutes(sheet, fact.at) : 0;
+      if (locked > 0 && !world.isPast) return refuse('heat-locked', { tag: unit.tag, minutes: locked });
+      // A rung that brings solvent to the seam locks the heat as a step does that begins with it.
+      const aired = withSolvent(sheet, rung.solvent?.ventilateMinutes, fact.at);
       return accept([
-        unitChange(unit, { ...unit, sheet: { ...sheet, resistances: [...sheet.resistances, fact.payload] } }),
+        unitChange(unit, { ...unit, sheet: { ...aired, resistances: [...aired.resistances, fact.payload] } }),
       ]);
     }),
   }),
@@ -72,7 +76,7 @@ export const stepFacts = {
       const freed = step.leg === 'out' ? free(found, fact.payload.freed, endId) : accept([]);
       if (!freed.ok) return freed;
       const airedFrom = unit.timer?.stepId === step.id ? unit.timer.beganAt : fact.at;
-      const aired = step.leg === 'out' ? withSolvent(sheet, operation?.solvent?.ventilateMinutes, airedFrom) : sheet;
+      const aired = withSolvent(sheet, step.hands?.solvent?.ventilateMinutes, airedFrom);
       const after =
         endId === undefined
           ? accept(advance(placed.value.unit, aired, step.id))
@@ -91,7 +95,9 @@ export const stepFacts = {
       const isProofOfOff = step === steps[0] && step.leg === 'out' && step.joints.length + step.frees.length === 0;
       // A gate is never passed over, nor the proof that it is off; what wanted parts need is only spared when it is so already.
       const isNeeded = because === 'not-needed' && step.joints.length + step.frees.length + step.places.length > 0;
-      if (step.leg === 'gate' || isProofOfOff || isNeeded) return refuse('not-skipped', { tag: unit.tag });
+      const isMoved = step.leg === 'move';
+      if (step.leg === 'gate' || isProofOfOff || (isNeeded && !isMoved))
+        return refuse('not-skipped', { tag: unit.tag });
       const gone = partsToTag(model, sheet, step).map(({ id }): PartTrouble => ({
         stepId: step.id,
         partRef: id,
@@ -119,7 +125,7 @@ export const stepFacts = {
     isPosted: true,
     usesRules: true,
     involves: () => ({ needsTimers: true }),
-    effect: on(stepAtHand, ({ unit, sheet, step, operation }, fact, world) => {
+    effect: on(stepAtHand, ({ unit, sheet, step }, fact, world) => {
       if (!step.wait) return refuse('step-not-next', { tag: unit.tag });
       if (unit.timer) return refuse('wait-running', { tag: unit.tag });
       const { fixture, place, minutes } = fact.payload;
@@ -136,7 +142,7 @@ export const stepFacts = {
       const count = (by.value.fixtures as Readonly<Record<string, number | null>>)[fixture] ?? null;
       if (count !== null && place > count) return refuse('fixture-full', { fixture, count });
       const timer = { stepId: step.id, fixture, place, minutes, beganAt: fact.at };
-      const aired = step.leg === 'out' ? withSolvent(sheet, operation?.solvent?.ventilateMinutes, fact.at) : sheet;
+      const aired = withSolvent(sheet, step.hands?.solvent?.ventilateMinutes, fact.at);
       return accept([unitChange(unit, { ...unit, timer, sheet: aired })]);
     }),
   }),
