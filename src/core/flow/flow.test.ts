@@ -57,7 +57,7 @@ describe('planToday', () => {
       for (let done = 0; done < steps; done += 1) bench.step(model, id);
     };
     begun('long', quay, 'teardown', 2);
-    begun('short', lantern, 'teardown', 2);
+    begun('short', lantern, 'teardown', 12);
     begun('waits', lantern, 'teardown', 0);
     bench.decided(lantern, 'build', 'match');
     bench.identified(lantern, 'prove');

@@ -24,7 +24,7 @@ describe('finding a model', () => {
     expect(find('', { kind: 'laptop' })).toEqual(['Slate Quay', 'Twofold Quay']);
     expect(find('', { maker: 'Oddkin', kind: 'phone' })).toEqual(['Lantern 5', 'Wick']);
     expect(find('', { feature: 'stacked-fasteners' })).toEqual(['Reed 2']);
-    expect(find('quay', { feature: 'high-voltage' })).toEqual(['Twofold Quay']);
+    expect(find('wick', { feature: 'high-voltage' })).toEqual(['Wick']);
     expect(find('bound parts')).toEqual(['Wick']);
   });
 
@@ -80,6 +80,6 @@ describe('two models against each other', () => {
     expect(onlySecond).toContain('stacked-fasteners');
     expect(both).toContain('several-revisions');
     expect(shared).toEqual([{ interchange: 'lantern-motor', names: ['motor', 'buzzer'] }]);
-    expect(rows.find(({ label }) => label.code === 'library.operations')?.values).toEqual(['21', '20']);
+    expect(rows.find(({ label }) => label.code === 'library.operations')?.values).toEqual(['22', '20']);
   });
 });

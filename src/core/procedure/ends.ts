@@ -1,4 +1,4 @@
-import type { Operation, OperationEnd } from './operations';
+import type { Minutes, Operation, OperationEnd } from './operations';
 
 type WithEnds = Pick<Operation, 'ends'>;
 
@@ -24,3 +24,39 @@ export function endedBy(operation: Operation, endId: string | undefined): Operat
     frees: [...new Set([...operation.frees, ...frees])],
   };
 }
+
+/**
+ * An operation as planners weigh it: what its usual end opens and frees is its own; every end takes the minutes of the
+ * steps that follow only after it; and a part that an end leaves behind for good counts as broken with that end's chance.
+ *
+ * @param followUps  steps that exist only after an end of this operation, by end
+ */
+export function weighedByEnds(operation: Operation, followUps: ReadonlyMap<string, readonly Operation[]>): Operation {
+  const ended = endedBy(operation, undefined);
+  const { ends } = operation;
+  if (!ends) return ended;
+  const byUsual = (usualEnd(operation)?.frees ?? []).filter((part) => !operation.frees.includes(part));
+  const after = ({ id }: OperationEnd) => followUps.get(id) ?? [];
+  const leaves = (end: OperationEnd, part: string) =>
+    end.frees?.includes(part) !== true && !after(end).some(({ frees }) => frees.includes(part));
+  const lost = byUsual.flatMap((part) => {
+    const left = ends.filter((end) => leaves(end, part));
+    const chance = left.reduce((sum, end) => sum + end.chance, 0);
+    return chance > 0 ? [{ part, chance, what: left.map(({ says }) => says).join(', ') }] : [];
+  });
+  return {
+    ...ended,
+    ends: ends.map((end) =>
+      after(end).length === 0
+        ? end
+        : { ...end, minutes: sumOf([end.minutes ?? operation.minutes, ...after(end).map(({ minutes }) => minutes)]) },
+    ),
+    ...(lost.length > 0 && { risks: [...(operation.risks ?? []), ...lost] }),
+  };
+}
+
+const sumOf = (all: readonly Minutes[]): Minutes => ({
+  low: all.reduce((sum, { low }) => sum + low, 0),
+  likely: all.reduce((sum, { likely }) => sum + likely, 0),
+  high: all.reduce((sum, { high }) => sum + high, 0),
+});

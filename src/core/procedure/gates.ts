@@ -1,6 +1,6 @@
 import type { Model } from './model';
 import type { Operation } from './operations';
-import { canBeMated, mainSources, sourceJoints, testPaths, workingTests, type TestPath } from './testPaths';
+import { canBeMated, mainBoards, mainSources, sourceJoints, testPaths, workingTests, type TestPath } from './testPaths';
 import type { DeviceTest } from './vocabulary';
 
 /** How a unit stands on the way back, as far as tests ask. */
@@ -45,9 +45,8 @@ export function readiness(model: Model, path: TestPath, state: Pick<BackState, '
   const mates = usesPack ? open.filter((id) => !bySource.has(id)) : open;
   const stuck = mates.find((id) => !canBeMated(byId.get(id) as NonNullable<ReturnType<typeof byId.get>>));
   if (stuck !== undefined) return { lacks: stuck };
-  const boards = model.parts.filter(({ category, id }) => category === 'board' && state.outParts.has(id));
-  const [board] = boards;
-  if (board) return { lacks: board.id };
+  const board = mainBoards(model).find((id) => state.outParts.has(id));
+  if (board !== undefined) return { lacks: board };
   const missing = [...path.parts].filter((part) => state.outParts.has(part));
   const lays = usesPack ? [] : missing.filter((part) => sources.includes(part));
   const absent = missing.find((part) => !sources.includes(part));

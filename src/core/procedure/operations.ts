@@ -200,6 +200,8 @@ export interface Operation extends Handwork {
   readonly frees: readonly string[];
   /** Parts laid back for a while. */
   readonly refits?: readonly string[];
+  /** Takes the built-in sources off without opening anything: in firmware, by a switch. */
+  readonly cutsPower?: boolean;
   /** Parts that cannot be used again after this. */
   readonly destroys?: readonly string[];
   /** The operation that this one replaces, as a short cut or another way. */
@@ -243,6 +245,8 @@ export interface WayBack extends Handwork {
   readonly after?: readonly { readonly operation: string; readonly because: string }[];
   /** Joints it closes, where they are not those that were opened. */
   readonly closes?: readonly string[];
+  /** Parts it places, where they are not those that were freed: what one of its ends or a step after it freed. */
+  readonly places?: readonly string[];
   /** Joints that stay open: replaced, moved to another part, or not made again. */
   readonly leaves?: readonly { readonly joint: string; readonly because: string }[];
   /** The edge it closes from, and how far off it is set down. */

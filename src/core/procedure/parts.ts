@@ -14,7 +14,6 @@ export interface Transfer {
   readonly joints?: readonly string[];
   /** Chance of breaking it on the way. */
   readonly breakage?: number;
-  readonly needsCertificate?: boolean;
 }
 
 export interface ModelPart {

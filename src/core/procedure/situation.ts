@@ -1,5 +1,5 @@
 import { message } from '@/core/shared/message';
-import { usualEnd } from './ends';
+import { endedBy, usualEnd, weighedByEnds } from './ends';
 import type { Model } from './model';
 import type { Arc, Condition, Operation } from './operations';
 import type { DeviceTest, Finding, TestResult } from './vocabulary';
@@ -20,11 +20,37 @@ export function operationsFor(model: Model, situation: Situation): readonly Oper
   const byId = new Map(model.operations.map((operation) => [operation.id, operation]));
   return model.operations.flatMap((operation) => {
     const { when } = operation;
-    if (!when) return [operation];
+    const endId = situation.ended?.get(operation.id);
+    const ended =
+      endId === undefined
+        ? weighedByEnds(operation, followUpsOf(model, operation, situation))
+        : endedBy(operation, endId);
+    if (!when) return [ended];
     if (!isMet(when, situation) || !hasEnded(when, situation, byId)) return [];
-    return [when.ends ? { ...operation, after: [...operation.after, ...arcsOfEnds(when.ends)] } : operation];
+    return [when.ends ? { ...ended, after: [...ended.after, ...arcsOfEnds(when.ends)] } : ended];
   });
 }
+
+/** Steps that exist only after an end of an operation, by that end. */
+function followUpsOf(
+  model: Model,
+  { id, ends }: Operation,
+  situation: Situation,
+): ReadonlyMap<string, readonly Operation[]> {
+  if (!ends) return none;
+  const waiting = model.operations.filter(
+    ({ when }) => when?.ends?.some(({ operation }) => operation === id) && isMet(when, situation),
+  );
+  if (waiting.length === 0) return none;
+  return new Map(
+    ends.map((end) => [
+      end.id,
+      waiting.filter(({ when }) => when?.ends?.some((asked) => asked.operation === id && asked.end === end.id)),
+    ]),
+  );
+}
+
+const none: ReadonlyMap<string, readonly Operation[]> = new Map();
 
 function isMet(when: Condition, situation: Situation): boolean {
   const { revisions, configurations, findings, absentFindings, tests = [] } = when;

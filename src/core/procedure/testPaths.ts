@@ -17,7 +17,7 @@ const looksAt: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
   keys: ['keys'],
   sound: ['speaker'],
   cameras: ['camera'],
-  radios: ['aerial'],
+  radios: ['aerial', 'board'],
   ports: ['port'],
   'account-lock': [],
   'firmware-lock': [],
@@ -26,7 +26,7 @@ const looksAt: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
   microphone: ['speaker'],
   'front-camera': ['camera'],
   sensors: ['sensor'],
-  service: ['aerial'],
+  service: ['aerial', 'board'],
   scan: ['camera', 'sensor'],
 };
 
@@ -34,7 +34,7 @@ const looksAt: Readonly<Record<DeviceTest, readonly PartCategory[]>> = {
 const overTheAir: readonly DeviceTest[] = ['radios', 'service'];
 
 /** Kinds that can be put on for a test and taken off again; a pack is laid in for one. */
-const mateable: readonly JointKind[] = ['plug', 'ribbon', 'coaxial', 'board-plug', 'socket'];
+const mateable: readonly JointKind[] = ['plug', 'ribbon', 'coaxial', 'board-plug', 'socket', 'cable-latch'];
 export const canBeMated = ({ kind, power }: Pick<Joint, 'kind' | 'power'>): boolean =>
   mateable.includes(kind) || power === true;
 
@@ -45,7 +45,7 @@ export const workingTests = ({ tests }: Pick<Model, 'tests'>): readonly DeviceTe
 const known = new WeakMap<Model, ReadonlyMap<DeviceTest, TestPath>>();
 
 /**
- * What each of a model's tests runs through: the source of power, the boards, and the parts that the test looks at, by
+ * What each of a model's tests runs through: the source of power, the main boards, and the parts that the test looks at, by
  * their electrical joints; a part that has none (a cell between springs, a key mat) must lie in place instead. Where the
  * model says what a test needs (`testNeeds`), that takes the place of the boards and the parts looked at.
  *
@@ -65,7 +65,7 @@ function pathOf(model: Model, test: DeviceTest): TestPath {
     model.parts.filter(({ category }) => categories.includes(category)).map(({ id }) => id);
   const looked = own
     ? [...(own.parts ?? []), ...model.parts.filter(({ power }) => power === 'main').map(({ id }) => id)]
-    : byCategory(['board', ...looksAt[test]]);
+    : [...mainBoards(model), ...byCategory(looksAt[test])];
   const boards = new Set(byCategory(['board']));
   const sources = mainSources(model);
   const joints = new Set(own?.joints);
@@ -85,6 +85,13 @@ function pathOf(model: Model, test: DeviceTest): TestPath {
   if (!own && overTheAir.includes(test))
     for (const { id, kind } of model.joints) if (kind === 'coaxial') joints.add(id);
   return { joints, parts };
+}
+
+/** The boards that nothing works without: those that hold the data, else those a unit must have, else all of them. */
+export function mainBoards({ parts }: Pick<Model, 'parts'>): readonly string[] {
+  const boards = parts.filter(({ category }) => category === 'board');
+  const ways = [boards.filter(({ data }) => data === true), boards.filter(({ slot }) => slot !== undefined), boards];
+  return (ways.find((some) => some.length > 0) ?? []).map(({ id }) => id);
 }
 
 /** What a unit runs on: its cells, and whatever else is named its main source; a second one only keeps the clock. */

@@ -52,20 +52,28 @@ export const jointKinds = [
 export type JointKind = (typeof jointKinds)[number];
 
 /** Joints that carry current or signals: they are opened with the power off. */
-export const electricalKinds: readonly JointKind[] = ['plug', 'ribbon', 'coaxial', 'board-plug', 'solder', 'socket'];
+export const electricalKinds: readonly JointKind[] = [
+  'plug',
+  'ribbon',
+  'coaxial',
+  'board-plug',
+  'solder',
+  'socket',
+  'cable-latch',
+];
 
 export const ribbonLocks = ['flip', 'slide'] as const;
 export type RibbonLock = (typeof ribbonLocks)[number];
 
 /** What the head of a screw looks like from the side. */
-export const headForms = ['pan', 'flat', 'countersunk', 'raised', 'cylinder', 'hexagon', 'none'] as const;
+export const headForms = ['pan', 'flat', 'countersunk', 'raised', 'cylinder', 'hexagon'] as const;
 export type HeadForm = (typeof headForms)[number];
 
 /** What may be printed beside a hole instead of a letter or a number. */
-export const markShapes = ['triangle', 'circle', 'square', 'arrow', 'star'] as const;
+export const markShapes = ['triangle', 'circle', 'square'] as const;
 export type MarkShape = (typeof markShapes)[number];
 
-export const markColours = ['white', 'black', 'red', 'yellow', 'green', 'blue', 'silver', 'copper'] as const;
+export const markColours = ['white', 'black', 'red', 'yellow', 'blue'] as const;
 export type MarkColour = (typeof markColours)[number];
 
 export const arcReasons = ['physical', 'protective', 'house'] as const;

@@ -11,7 +11,11 @@ import type { Arc, Operation } from '@/core/procedure/operations';
  * @param because  what the arc says
  */
 export function plugFirst(model: Model, because: Arc['because']): readonly Operation[] {
-  const sources = new Set(model.joints.filter(({ power }) => power === true).map(({ id }) => id));
+  // A clock cell that feeds only what it sits on holds up nothing else.
+  const isWide = (part: string) => model.parts.find(({ id }) => id === part)?.powerReach !== 'its-own';
+  const sources = new Set(
+    model.joints.filter(({ power, holds }) => power === true && holds.some(isWide)).map(({ id }) => id),
+  );
   const offs = model.operations.filter(({ opens, after }) => after.length > 0 && opens.some((id) => sources.has(id)));
   const isOff = new Set(offs.map(({ id }) => id));
   // One plug after the other: what waits for the first is known when the second is asked about.

@@ -48,7 +48,7 @@ export function simulateOperation(
     .filter((risk) => !out.has(risk.part) && chance.happens(risk.chance))
     .map(({ part }) => part);
   for (const part of [...broke, ...(operation.destroys ?? [])]) broken.add(part);
-  const freed = [...operation.frees, ...(end?.frees ?? [])].filter((part) => !out.has(part));
+  const freed = [...new Set([...operation.frees, ...(end?.frees ?? [])])].filter((part) => !out.has(part));
   for (const part of freed) out.add(part);
   const minutes = drawTriangle(end?.minutes ?? attendedMinutes(operation, findings), chance);
   return { operation: operation.id, minutes, end: end?.id ?? null, broke, freed };

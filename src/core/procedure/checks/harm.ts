@@ -74,12 +74,15 @@ function sharedCups(model: Model): ModelProblem[] {
   });
 }
 
-/** The surface's temperature bounds the cell's: nothing behind it gets hotter than what warms it. */
+/**
+ * The surface’s temperature bounds the cell’s: nothing behind it gets hotter than what warms it. Where the model says what
+ * lies between, the heat plan keeps the cell below its limit, and says when that cannot be done.
+ */
 function tooHot(model: Model, view: View): ModelProblem[] {
   const limited = model.parts.filter(({ heatLimitCelsius }) => heatLimitCelsius !== undefined);
   return view.operations.flatMap((operation) => {
     const { heat } = operation;
-    if (!heat) return [];
+    if (!heat || heat.layers) return [];
     const cell = limited.find(
       ({ id, heatLimitCelsius }) =>
         heat.celsius > (heatLimitCelsius as number) && !view.isSurelyAfter(operation.id, view.freersOf(id)),

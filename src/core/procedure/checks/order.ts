@@ -63,7 +63,12 @@ function powerFirst(model: Model, view: View, joints: Joints, at: At): ModelProb
   const live = view.operations.filter(isLive);
   return sourcesOf(model).flatMap((source) => {
     const offs = [
-      ...new Set([...powerJointsOf(model, source.id).flatMap(view.openersOf), ...view.freersOf(source.id)]),
+      ...new Set([
+        ...powerJointsOf(model, source.id).flatMap(view.openersOf),
+        ...view.freersOf(source.id),
+        // Firmware takes off what is built in; a second source goes on.
+        ...(source.power === 'second' ? [] : view.operations.flatMap(({ id, cutsPower }) => (cutsPower ? [id] : []))),
+      ]),
     ];
     if (offs.length === 0) return [];
     // A clock cell deep inside may feed only what it sits on: the rest does not wait for it.

@@ -80,7 +80,9 @@ function boundApart(model: Model): ModelProblem[] {
 
 /** A part that a rebuilt unit needs, freed by a step that has no way back. */
 function neverReturned(model: Model): ModelProblem[] {
-  const returned = new Set(model.operations.flatMap(({ back, frees }) => (back === null ? [] : frees)));
+  const returned = new Set(
+    model.operations.flatMap(({ back, frees }) => (back === null ? [] : [...frees, ...(back.places ?? [])])),
+  );
   const refitted = new Set(model.operations.flatMap(({ refits }) => refits ?? []));
   return model.operations.flatMap(({ back, frees, destroys, minutes, title }, index) => {
     const lost = frees.find(

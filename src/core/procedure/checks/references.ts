@@ -135,6 +135,7 @@ function lostReferences(model: Model, known: Known): readonly Reference[] {
     one('operation', operation.limit?.until, ...place, 'limit', 'until');
     if (model.postures) one('posture', operation.back?.posture, ...place, 'back', 'posture');
     all('joint', operation.back?.closes, ...place, 'back', 'closes');
+    all('part', operation.back?.places, ...place, 'back', 'places');
     operation.back?.leaves?.forEach(({ joint }, index) =>
       one('joint', joint, ...place, 'back', 'leaves', index, 'joint'),
     );

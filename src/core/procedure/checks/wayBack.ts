@@ -198,19 +198,23 @@ function impossibleGates(model: Model, { steps, back, openJoints, outParts }: Pa
       : undefined;
     const left = new Set(leaves?.map(({ joint }) => joint));
     for (const joint of closes ?? opened.get(operation.id) ?? []) if (!left.has(joint)) open.delete(joint);
-    for (const part of operation.frees) out.delete(part);
+    for (const part of operation.back?.places ?? operation.frees) out.delete(part);
     return [
       ...own.map(({ test, lacks }) =>
         problem(model, 'gate-impossible', {
           path: [...at(operation), 'back', 'gate', 'tests'],
           says: message('checks.gateAsksAndLacks', { test, lacks }),
           mend: message('checks.askLaterOrPutBackFirst', { lacks }),
-          fix: [
-            {
-              path: [...at(operation), 'back', 'gate', 'tests'],
-              value: gate?.tests.filter((asked) => asked !== test),
-            },
-          ],
+          // A gate that asks for nothing any more is none.
+          fix:
+            gate?.tests.length === 1
+              ? [{ path: [...at(operation), 'back', 'gate'], value: undefined }]
+              : [
+                  {
+                    path: [...at(operation), 'back', 'gate', 'tests'],
+                    value: gate?.tests.filter((asked) => asked !== test),
+                  },
+                ],
         }),
       ),
       ...(unprovable

@@ -29,7 +29,7 @@ function moveStep(
   model: Model,
   name: string,
   assembly: string,
-  { part, title, detail, tool, minutes, joints = [], needsCertificate }: Transfer,
+  { part, title, detail, tool, minutes, joints = [] }: Transfer,
   beside: SheetStep,
   round: number,
 ): SheetStep {
@@ -47,7 +47,6 @@ function moveStep(
     posture: null,
     minutes,
     joints: model.joints.filter(({ id }) => joints.includes(id)),
-    needsCertificate: needsCertificate ?? false,
   };
 }
 

@@ -31,6 +31,8 @@ const kinds = (sheet: RunSheet, leg: string) =>
     .map((joint) => `${joint.kind} ${joint.id}`)
     .sort();
 
+const twofold = shippedModels.find(({ name }) => name === 'Twofold Quay') as Model;
+
 describe('planRunSheet', () => {
   test('one document gives six different sheets for six different units', () => {
     const sheets = [
@@ -56,8 +58,10 @@ describe('planRunSheet', () => {
   });
 
   test('a part behind two routes is reached by the shorter, and by the other when that lies on the way', () => {
-    expect(steps(plan(phone, { targets: ['display'] }))).not.toContain('out:front-warm');
-    expect(steps(plan(phone, { targets: ['display'] }))).toContain('out:board');
+    // The pad comes by way of the battery’s bay, or past the board when that is out anyway.
+    expect(steps(plan(twofold, { targets: ['pad'] }))).toContain('out:battery');
+    expect(steps(plan(twofold, { targets: ['pad'] }))).not.toContain('out:board');
+    expect(steps(plan(twofold, { targets: ['pad', 'board'] }))).not.toContain('out:battery');
   });
 
   test.each(shippedModels.map((model) => [model.name, model] as const))(

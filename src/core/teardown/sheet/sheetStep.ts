@@ -144,7 +144,7 @@ export function backStep(
   const left = new Set(back.leaves?.map(({ joint }) => joint));
   const own = before.joints.length + before.frees.length > 0 ? before.joints.map(({ id }) => id) : operation.opens;
   const closes = (back.closes ?? own).filter((id) => !left.has(id) && open.has(id));
-  const places = operation.frees.filter((part) => out.has(part));
+  const places = (back.places ?? operation.frees).filter((part) => out.has(part));
   for (const id of closes) open.delete(id);
   for (const part of places) out.delete(part);
   return {
