@@ -3,7 +3,7 @@ import { list } from '@/words/format';
 import { say } from '@/words/catalogue/core/sheet';
 import bwipjs from 'bwip-js/node';
 import { isScrew } from '@/core/procedure/joints';
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import { tighteningOrder } from '@/core/screws/tighteningOrder';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';

@@ -1,13 +1,15 @@
 import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import type { Patch, Path } from '@/core/procedure/patch';
 
 /** Something on a face that can be moved, and resized when it is an area. */
 export interface PlacedMark {
   readonly id: string;
   readonly label: string;
-  readonly kind: 'joint' | 'outline' | 'keep-out' | 'hold';
+  readonly kind: 'joint' | 'outline' | 'keep-out' | 'protected' | 'indicator' | 'hold' | 'tip' | 'seam';
+  /** The fields that hold its place, where they are not `xMm` and `yMm`. */
+  readonly fields?: readonly [x: string, y: string];
   readonly path: Path;
   readonly xMm: number;
   readonly yMm: number;
@@ -15,7 +17,7 @@ export interface PlacedMark {
   readonly heightMm?: number;
 }
 
-/** What can be placed on a face: joints that the operation opens first, then the rest, areas, and the hold. */
+/** What can be placed on a face: what the operation works at first, then the other joints, areas and where to look. */
 export function marksOf(model: Model, faceId: string, operationId: string | undefined): readonly PlacedMark[] {
   const faceAt = model.faces.findIndex(({ id }) => id === faceId);
   const face = model.faces[faceAt];
@@ -37,8 +39,8 @@ export function marksOf(model: Model, faceId: string, operationId: string | unde
       : [],
   );
   const own = new Set(operation?.opens);
-  const areas = (list: 'outlines' | 'keepOut', kind: PlacedMark['kind']) =>
-    face[list].map((area, at): PlacedMark => ({
+  const areas = (list: 'outlines' | 'keepOut' | 'protectedZones', kind: PlacedMark['kind']) =>
+    (face[list] ?? []).map((area, at): PlacedMark => ({
       id: `${list}-${at}`,
       label: area.label,
       kind,
@@ -48,24 +50,40 @@ export function marksOf(model: Model, faceId: string, operationId: string | unde
       widthMm: area.widthMm,
       heightMm: area.heightMm,
     }));
-  const hold = operation?.hold;
+  const at: Path = ['operations', operationAt];
+  const points = (operation?.seam ?? []).flatMap(({ xMm, yMm, toXMm, toYMm }, index): readonly PlacedMark[] => [
+    { id: `seam-${index}`, label: `seam ${index + 1}`, kind: 'seam', path: [...at, 'seam', index], xMm, yMm },
+    {
+      id: `seam-${index}-to`,
+      label: `seam ${index + 1} →`,
+      kind: 'seam',
+      path: [...at, 'seam', index],
+      fields: ['toXMm', 'toYMm'],
+      xMm: toXMm,
+      yMm: toYMm,
+    },
+  ]);
+  const single = (name: 'hold' | 'tip', label: string): readonly PlacedMark[] => {
+    const point = operation?.[name];
+    return point ? [{ id: name, label, kind: name, path: [...at, name], xMm: point.xMm, yMm: point.yMm }] : [];
+  };
   return [
     ...joints.filter(({ id }) => own.has(id)),
+    ...single('hold', `hold: ${operation?.hold?.where ?? ''}`),
+    ...single('tip', 'tip'),
+    ...points,
     ...joints.filter(({ id }) => !own.has(id)),
     ...areas('outlines', 'outline'),
     ...areas('keepOut', 'keep-out'),
-    ...(hold
-      ? [
-          {
-            id: 'hold',
-            label: `hold: ${hold.where}`,
-            kind: 'hold' as const,
-            path: ['operations', operationAt, 'hold'],
-            xMm: hold.xMm,
-            yMm: hold.yMm,
-          },
-        ]
-      : []),
+    ...areas('protectedZones', 'protected'),
+    ...(face.indicators ?? []).map(({ label, xMm, yMm }, index): PlacedMark => ({
+      id: `indicators-${index}`,
+      label,
+      kind: 'indicator',
+      path: ['faces', faceAt, 'indicators', index],
+      xMm,
+      yMm,
+    })),
   ];
 }
 
@@ -83,9 +101,10 @@ export function placeMark(
   if (!face) throw new RangeError(`placeMark: no face ${faceId}`);
   const xMm = Math.min(Math.max(0, snap(to.xMm)), face.widthMm - (mark.widthMm ?? 0));
   const yMm = Math.min(Math.max(0, snap(to.yMm)), face.heightMm - (mark.heightMm ?? 0));
+  const [x, y] = mark.fields ?? ['xMm', 'yMm'];
   return [
-    { path: [...mark.path, 'xMm'], value: xMm },
-    { path: [...mark.path, 'yMm'], value: yMm },
+    { path: [...mark.path, x], value: xMm },
+    { path: [...mark.path, y], value: yMm },
   ];
 }
 

@@ -1,7 +1,8 @@
 import { unattendedMinutes } from '@/core/procedure/operations';
 import { featuresOf, type Feature } from '@/core/procedure/features';
 import type { Model } from '@/core/procedure/model';
-import { screwGroups, screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
+import { screwGroups } from '@/core/screws/screwGroups';
 import { cardOf } from './modelCard';
 import { message, type Message, type Wording } from '@/core/shared/message';
 

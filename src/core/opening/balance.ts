@@ -1,4 +1,4 @@
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import { keysOf, type OpeningLog } from './openingLog';
 
 /** Something that came off and did not go back, or the other way round, in one log. */

@@ -47,3 +47,7 @@ export function fitsThread(drive: string, diameterMm: number | undefined): boole
   const range = threads[drive];
   return range === undefined || diameterMm === undefined || (diameterMm >= range[0] && diameterMm <= range[1]);
 }
+
+/** How a screw is called at the bench: "PH00 3.0"; its drive alone where the length is unknown. */
+export const screwName = ({ drive, lengthMm }: { readonly drive: string; readonly lengthMm?: number }): string =>
+  lengthMm === undefined ? drive : `${drive} ${lengthMm.toFixed(1)}`;

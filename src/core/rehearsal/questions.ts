@@ -1,7 +1,7 @@
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { clausesOf, isReady } from '@/core/procedure/situation';
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import type { Cup } from '@/core/screws/placeScrews';
 import type { Chance } from '@/core/shared/chance';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';

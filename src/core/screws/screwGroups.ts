@@ -61,7 +61,3 @@ function shallowest(screws: readonly Screw[]): number | undefined {
   const depths = screws.flatMap(({ depthMm }) => depthMm ?? []);
   return depths.length === screws.length ? Math.min(...depths) : undefined;
 }
-
-/** How a group is called at the bench: "PH00 3.0"; its drive alone where the length is unknown. */
-export const screwName = ({ drive, lengthMm }: Pick<ScrewGroup, 'drive' | 'lengthMm'>): string =>
-  lengthMm === undefined ? drive : `${drive} ${lengthMm.toFixed(1)}`;

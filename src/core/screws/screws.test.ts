@@ -3,7 +3,8 @@ import { laptop } from '../../../tests/support/models';
 import { isScrew } from '@/core/procedure/joints';
 import { placeScrews } from './placeScrews';
 import { confusionOf } from './confusion';
-import { screwGroups, screwName, type ScrewGroup } from './screwGroups';
+import { screwName } from '@/core/procedure/drives';
+import { screwGroups, type ScrewGroup } from './screwGroups';
 
 describe('screwGroups', () => {
   test('counts alike screws together and leaves other joints out', () => {

@@ -5,9 +5,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { SheetState } from '@/core/entities/entities';
 import { screwLedger } from '@/core/sheet/screwLedger';
 import { trayNow } from '@/core/sheet/trayNow';
-import { screwName } from '@/core/screws/screwGroups';
 import type { ReactNode } from 'react';
-import type { Cup } from '@/core/screws/placeScrews';
+import { discard, type Cup } from '@/core/screws/placeScrews';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { isDebt } from '@/core/teardown/sheet/gateSteps';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
@@ -19,7 +18,8 @@ import { TimerList } from '@/ui/timers/TimerList';
 import { useTimers } from '@/ui/timers/TimersProvider';
 import { partStateNames, screwTroubleNames } from '@/words/say/names';
 import type { BenchProps } from './benchProps';
-import { holders } from './sheetWords';
+import { holders, sayGroup } from './sheetWords';
+import { StepNotes } from './step/StepNotes';
 import * as words from '@/words/catalogue/bench';
 
 const CupBox = chakra('li', cupRecipe);
@@ -33,6 +33,7 @@ export function BenchSide({
   sheet,
   step,
   onStray,
+  onFound,
   children,
 }: BenchProps & {
   readonly state: SheetState;
@@ -40,6 +41,8 @@ export function BenchSide({
   readonly step: SheetStep;
   /** A screw lies there, and nobody knows where from. */
   readonly onStray: () => void;
+  /** What is to be looked at is not as it should be. */
+  readonly onFound: () => void;
   readonly children?: ReactNode;
 }) {
   const ledger = screwLedger(sheet.steps, state.doneStepIds, state.screwTroubles);
@@ -68,7 +71,7 @@ export function BenchSide({
         title={
           step.cups.length === 0 ? words.noneInThisStep({ keeping: holders[sheet.keeping] }) : holders[sheet.keeping]
         }
-        note={words.outIn({ out: ledger.out, returned: ledger.returned })}
+        note={words.outIn({ ...ledger })}
       >
         <Box as="ul" display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="6px" pt="10px">
           {sheet.cups.map((cup) => (
@@ -91,6 +94,7 @@ export function BenchSide({
           </Box>
         )}
       </Section>
+      <StepNotes model={model} step={step} sheet={sheet} onFound={onFound} />
       {children}
       {others.length > 0 && (
         <Section title={words.waiting()} note={words.onFixtures()}>
@@ -158,12 +162,13 @@ function CupView({
     <CupBox state={look}>
       <Box display="flex" justifyContent="space-between" alignItems="baseline">
         <Box as="strong" fontSize="16px">
-          {cup}
+          {cup === discard ? words.discardCup() : cup}
         </Box>
         <strong>{group.count}×</strong>
       </Box>
-      <Box>{screwName(group)}</Box>
+      <Box>{sayGroup(group)}</Box>
       <chakra.svg
+        visibility={group.kind === 'cap' ? 'hidden' : undefined}
         viewBox="0 0 60 10"
         h="9px"
         w="100%"

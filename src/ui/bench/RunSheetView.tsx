@@ -116,8 +116,9 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
           policy={policy}
           faceShift={faceShift}
           onOtherFace={() => setFaceShift((shift) => shift + 1)}
+          onFound={() => setAsks('found')}
         />
-        <BenchSide {...props} step={step} onStray={() => setAsks('stray')}>
+        <BenchSide {...props} step={step} onStray={() => setAsks('stray')} onFound={() => setAsks('found')}>
           {rest && (
             <StillToCome model={model} wanted={still} rest={rest} onLeave={want} onChange={() => setAsks('wanted')} />
           )}

@@ -26,6 +26,7 @@ interface SheetCentreProps extends BenchProps {
   readonly policy: LadderPolicy | null;
   readonly faceShift: number;
   readonly onOtherFace: () => void;
+  readonly onFound: () => void;
 }
 
 /** What the sheet is about now: what stopped it, what it waits for, or its step. */

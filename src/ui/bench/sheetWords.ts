@@ -1,5 +1,7 @@
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import type { RestWorth } from '@/core/sheet/restWorth';
+import { screwName } from '@/core/procedure/drives';
+import type { ScrewGroup } from '@/core/screws/screwGroups';
 import type { SheetDifference } from '@/core/sheet/replanSheet';
 import type { SkipCause } from '@/core/entities/stages';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
@@ -39,6 +41,9 @@ export const sayPlace = (keeping: ScrewKeeping, cup: number): string =>
     cup,
     isKeepingMat: keeping === 'mat' ? 'yes' : 'no',
   });
+
+/** A group of screws, or the caps that lay over some. */
+export const sayGroup = (group: ScrewGroup): string => (group.kind === 'cap' ? words.capsOver() : screwName(group));
 
 export const keepingNames: Readonly<Record<ScrewKeeping, string>> = {
   tray: words.trayWithCups(),

@@ -3,13 +3,16 @@ import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Mark } from '@/core/findings/mark';
-import type { Face } from '@/core/procedure/faces';
+import type { Face, Point } from '@/core/procedure/faces';
 import type { Joint } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
+import type { Handwork } from '@/core/procedure/operations';
+import type { ZonesNow } from '@/core/sheet/zonesNow';
 import { findingNames } from '@/words/say/names';
-import { Cross, Fields, Hatch, holdArc, Marks, Outlines, Seam, StepDots } from './faceParts';
-import { Svg, Shape, Edge, Drop, Inner, Line, Dot } from './shapes';
+import { Fields, Hatch, Marks, Outlines } from './faceParts';
+import type { Box as Region } from './labelPlace';
+import { Cross, Hold, Motion, Seam, StepDots, type JointNote } from './stepMarks';
+import { Svg, Shape, Edge, Drop, Inner, Dot } from './shapes';
 import * as words from '@/words/catalogue/drawing';
 
 export interface FaceDrawingProps {
@@ -17,7 +20,16 @@ export interface FaceDrawingProps {
   readonly face: Face;
   /** Joints of the step, drawn strong; the face's others are faint. */
   readonly joints?: readonly Joint[];
-  readonly operation?: Operation;
+  /** How hands do it here. */
+  readonly hands?: Pick<Handwork, 'motion' | 'hold' | 'tip' | 'seam'>;
+  /** Zones that concern the step; all of the face when left out. */
+  readonly zones?: ZonesNow;
+  /** The part of the face that is drawn; all of it when left out. */
+  readonly view?: Region;
+  /** What stands beside the step’s joints: in a close-up there is room for it. */
+  readonly noteOf?: JointNote;
+  /** Another region of the face that is shown beside it, framed. */
+  readonly framed?: Region;
   readonly wanted?: readonly string[];
   readonly outParts?: readonly string[];
   readonly marks?: readonly Mark[];
@@ -37,7 +49,11 @@ export function FaceDrawing({
   model,
   face,
   joints = [],
-  operation,
+  hands,
+  zones,
+  view,
+  noteOf,
+  framed,
   wanted = [],
   outParts = [],
   marks = [],
@@ -48,7 +64,9 @@ export function FaceDrawing({
   maxWidth,
   maxHeight,
 }: FaceDrawingProps) {
-  const scale = Math.min(maxWidth / face.widthMm, maxHeight / face.heightMm);
+  const region = view ?? { xMm: 0, yMm: 0, widthMm: face.widthMm, heightMm: face.heightMm };
+  const scale = Math.min(maxWidth / region.widthMm, maxHeight / region.heightMm);
+  const { keepOut, protectedZones = [] } = zones ?? face;
   // Lettering is sized in screen pixels whatever the device's size.
   const px = (pixels: number) => pixels / scale;
   const own = joints.filter((joint) => joint.face === face.id);
@@ -58,9 +76,10 @@ export function FaceDrawing({
   return (
     <Box position="relative" display="inline-block">
       <Svg
-        viewBox={`0 0 ${face.widthMm} ${face.heightMm}`}
-        width={face.widthMm * scale}
-        height={face.heightMm * scale}
+        viewBox={`${region.xMm} ${region.yMm} ${region.widthMm} ${region.heightMm}`}
+        width={region.widthMm * scale}
+        height={region.heightMm * scale}
+        overflow={view ? 'hidden' : 'visible'}
         role="img"
         aria-label={describe(model, face, own, marks)}
       >
@@ -70,7 +89,7 @@ export function FaceDrawing({
         ) : (
           <Shape x={0} y={0} width={face.widthMm} height={face.heightMm} rx={face.cornerMm} />
         )}
-        {face.protectedZones?.map((zone) => (
+        {protectedZones.map((zone) => (
           <Inner
             key={zone.label}
             state="shielded"
@@ -80,8 +99,11 @@ export function FaceDrawing({
             height={zone.heightMm}
           />
         ))}
-        <Outlines {...{ face, wanted, outParts, scale }} drawnOver={[...others, ...own, ...(face.indicators ?? [])]} />
-        {face.keepOut.map((zone) => (
+        <Outlines
+          {...{ face, wanted, outParts, scale, region }}
+          drawnOver={[...others, ...own, ...(face.indicators ?? [])]}
+        />
+        {keepOut.map((zone) => (
           <g key={zone.label}>
             <rect x={zone.xMm} y={zone.yMm} width={zone.widthMm} height={zone.heightMm} fill="url(#keep-out)" />
           </g>
@@ -101,20 +123,43 @@ export function FaceDrawing({
             d={`M${xMm} ${yMm - px(8)} L${xMm + px(6)} ${yMm + px(3)} A${px(6)} ${px(6)} 0 1 1 ${xMm - px(6)} ${yMm + px(3)} Z`}
           />
         ))}
-        {operation?.seam && <Seam segments={operation.seam} px={px} />}
-        <StepDots joints={own} px={px} />
-        {operation?.hold && (
-          <g>
-            <Line tone="action" d={holdArc(operation.hold.xMm, operation.hold.yMm, px(16))} />
-          </g>
+        {hands?.seam && <Seam segments={hands.seam} px={px} />}
+        <StepDots joints={own} px={px} noteOf={noteOf} />
+        {hands?.hold && <Hold at={hands.hold} where={hands.hold.where} px={px} />}
+        {hands?.tip && <Cross {...hands.tip} size={px(7)} />}
+        {hands?.motion && <Motion motion={hands.motion} from={motionPoint(face, region, own, hands, wanted)} px={px} />}
+        {framed && (
+          <Inner state="framed" x={framed.xMm} y={framed.yMm} width={framed.widthMm} height={framed.heightMm} />
         )}
-        {operation?.tip && <Cross {...operation.tip} size={px(7)} />}
         {showsFields && <Fields face={face} px={px} onField={onField} />}
         <Marks face={face} marks={marks} px={px} />
         {overlay?.(px)}
       </Svg>
     </Box>
   );
+}
+
+/** Where the arrow of a motion stands: beside what is moved, and inside of what is drawn. */
+function motionPoint(
+  face: Face,
+  region: Region,
+  joints: readonly Joint[],
+  hands: Pick<Handwork, 'hold'>,
+  wanted: readonly string[],
+): Point {
+  const outline = face.outlines.find(({ part }) => part !== undefined && wanted.includes(part));
+  const [joint] = joints;
+  const at = outline
+    ? { xMm: outline.xMm + outline.widthMm / 2, yMm: outline.yMm + outline.heightMm * 0.72 }
+    : (hands.hold ?? joint ?? { xMm: region.xMm + region.widthMm / 2, yMm: region.yMm + region.heightMm / 2 });
+  const [x, y] = [region.widthMm * 0.14, region.heightMm * 0.16];
+  // Not on a joint: its dot and the arrow would be one blot.
+  const isTaken = joints.some((own) => Math.abs(own.xMm - at.xMm) < x && Math.abs(own.yMm - at.yMm) < y);
+  const xMm = isTaken ? at.xMm + x : at.xMm;
+  return {
+    xMm: Math.min(Math.max(xMm, region.xMm + x), region.xMm + region.widthMm - x),
+    yMm: Math.min(Math.max(at.yMm, region.yMm + y), region.yMm + region.heightMm - y),
+  };
 }
 
 function describe(model: Model, face: Face, joints: readonly Joint[], marks: readonly Mark[]): string {

@@ -1,31 +1,26 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import type { Face } from '@/core/procedure/faces';
-import type { Operation } from '@/core/procedure/operations';
+import type { Handwork } from '@/core/procedure/operations';
+import type { ZonesNow } from '@/core/sheet/zonesNow';
+import { sayHold } from '@/words/say/sayHands';
 import * as words from '@/words/catalogue/drawing';
 
-/** What the marks of a drawing say, in words, under it: the scale, the hold, the seam's depth, where no tool goes. */
+/** What the marks of a drawing say, in words, under it: the scale, the hold, where no tool goes and where metal may. */
 export function FaceLegend({
   face,
-  operation,
+  hands,
+  zones,
   scale,
 }: {
   readonly face: Face;
-  readonly operation?: Operation;
+  readonly hands?: Pick<Handwork, 'hold'>;
+  readonly zones: ZonesNow;
   readonly scale: number;
 }) {
   const barMm = face.widthMm > 150 ? 60 : 20;
   return (
-    <Box
-      display="flex"
-      flexWrap="wrap"
-      gap="8px 20px"
-      minW="220px"
-      textStyle="note"
-      color="inkMuted"
-      mt="10px"
-      alignItems="center"
-    >
+    <Box display="flex" flexWrap="wrap" gap="6px 18px" textStyle="note" color="inkMuted" mt="8px" alignItems="center">
       <Box display="flex" gap="8px" alignItems="center">
         <Box
           w={`${barMm * scale}px`}
@@ -37,19 +32,25 @@ export function FaceLegend({
         />
         {words.mm({ barMm, name: face.name })}
       </Box>
-      {operation?.hold && (
+      {hands?.hold && (
         <Box color="action" fontWeight="600">
-          {words.hold({ where: operation.hold.where })}
+          {words.hold({ where: sayHold(hands.hold) })}
         </Box>
       )}
-      {operation?.seam && operation.seam[0] && (
-        <Box color="action" fontWeight="600">
-          {words.alongSeamMmDeep({ depthMm: operation.seam[0].depthMm })}
-        </Box>
-      )}
-      {face.keepOut.map((zone) => (
+      {zones.keepOut.map((zone) => (
         <Box key={zone.label} color="danger" fontWeight="600">
-          {words.noTools({ label: zone.label })}
+          {words.zone({
+            label: zone.label,
+            forbids: zone.forbids ?? 'tool',
+            isDeep: zone.depthMm === undefined ? 'no' : 'yes',
+            depthMm: zone.depthMm ?? 0,
+            because: zone.because,
+          })}
+        </Box>
+      ))}
+      {zones.protectedZones.map(({ label, because }) => (
+        <Box key={label} color="sound" fontWeight="600">
+          {words.metalMayGo({ label, because })}
         </Box>
       ))}
     </Box>

@@ -1,11 +1,9 @@
 import { chakra } from '@chakra-ui/react';
 import type { Mark } from '@/core/findings/mark';
 import type { Face, Point } from '@/core/procedure/faces';
-import type { Joint } from '@/core/procedure/joints';
-import type { Operation } from '@/core/procedure/operations';
 import { findingNames } from '@/words/say/names';
 import { fieldCentre } from './fields';
-import { labelPlace } from './labelPlace';
+import { labelPlace, type Box } from './labelPlace';
 import { Inner, Words, Line, Dot } from './shapes';
 import * as words from '@/words/catalogue/drawing';
 
@@ -24,6 +22,7 @@ export function Outlines({
   outParts,
   scale,
   drawnOver,
+  region,
 }: {
   readonly face: Face;
   readonly wanted: readonly string[];
@@ -31,6 +30,8 @@ export function Outlines({
   readonly scale: number;
   /** Middles of joints and signs that lie over the outlines: names keep clear of them. */
   readonly drawnOver: readonly Point[];
+  /** What of the face is drawn: names stand in what is seen of an outline. */
+  readonly region: Box;
 }) {
   return (
     <>
@@ -43,7 +44,8 @@ export function Outlines({
               ? 'wanted'
               : 'here';
         const name = { widthMm: (label.length * letterPx) / scale, heightMm: letteringPx / scale };
-        const place = labelPlace(outline, name, drawnOver, signPx / scale);
+        const seen = overlapOf(outline, region);
+        const place = labelPlace(seen, name, drawnOver, signPx / scale);
         return (
           <g key={label}>
             <Inner
@@ -54,57 +56,14 @@ export function Outlines({
               height={heightMm}
               rx={isRound ? widthMm / 2 : 4 / scale}
             />
-            {label.length * letterPx < widthMm * scale && heightMm * scale > 18 && (
+            {label.length * letterPx < seen.widthMm * scale && seen.heightMm * scale > 18 && (
               <Words x={place.xMm} y={place.yMm} fontSize={letteringPx / scale} tone="muted">
-                {state === 'out' && (label.length + 5) * letterPx < widthMm * scale ? words.out({ label }) : label}
+                {state === 'out' && (label.length + 5) * letterPx < seen.widthMm * scale ? words.out({ label }) : label}
               </Words>
             )}
           </g>
         );
       })}
-    </>
-  );
-}
-
-/** The line that a prying tool follows. */
-export function Seam({ segments, px }: { readonly segments: NonNullable<Operation['seam']>; readonly px: Px }) {
-  return (
-    <>
-      {segments.map((segment, index) => (
-        <g key={index}>
-          <Line
-            tone={segment.isForbidden ? 'danger' : 'action'}
-            d={`M${segment.xMm} ${segment.yMm} L${segment.toXMm} ${segment.toYMm}`}
-          />
-          <ArrowHead from={[segment.xMm, segment.yMm]} to={[segment.toXMm, segment.toYMm]} size={px(12)} />
-        </g>
-      ))}
-    </>
-  );
-}
-
-/** The joints of the step, screws numbered in their order. */
-export function StepDots({ joints, px }: { readonly joints: readonly Joint[]; readonly px: Px }) {
-  return (
-    <>
-      {joints.map((joint, index) => (
-        <g key={joint.id}>
-          <Dot state="now" cx={joint.xMm} cy={joint.yMm} r={px(joint.kind === 'screw' ? 9 : 7)} />
-          {joint.kind === 'screw' && (
-            <chakra.text
-              x={joint.xMm}
-              y={joint.yMm}
-              fontSize={px(11)}
-              fill="onAction"
-              fontWeight="700"
-              textAnchor="middle"
-              dominantBaseline="central"
-            >
-              {index + 1}
-            </chakra.text>
-          )}
-        </g>
-      ))}
     </>
   );
 }
@@ -141,11 +100,6 @@ export function Marks({ face, marks, px }: { readonly face: Face; readonly marks
   );
 }
 
-/** Where the tip of a prying tool is set. */
-export function Cross({ xMm, yMm, size }: { readonly xMm: number; readonly yMm: number; readonly size: number }) {
-  return <Line tone="action" d={`M${xMm - size} ${yMm} H${xMm + size} M${xMm} ${yMm - size} V${yMm + size}`} />;
-}
-
 export function Hatch({ size }: { readonly size: number }) {
   return (
     <defs>
@@ -155,22 +109,6 @@ export function Hatch({ size }: { readonly size: number }) {
     </defs>
   );
 }
-
-function ArrowHead({
-  from,
-  to,
-  size,
-}: {
-  readonly from: readonly [number, number];
-  readonly to: readonly [number, number];
-  readonly size: number;
-}) {
-  const angle = Math.atan2(to[1] - from[1], to[0] - from[0]);
-  const wing = (turn: number) => `${to[0] - size * Math.cos(angle + turn)} ${to[1] - size * Math.sin(angle + turn)}`;
-  return <Line tone="action" d={`M${wing(0.5)} L${to[0]} ${to[1]} L${wing(-0.5)}`} />;
-}
-
-export const holdArc = (x: number, y: number, r: number): string => `M${x - r} ${y} A${r} ${r} 0 0 1 ${x + r} ${y} Z`;
 
 /** The nine fields of a face, as the digits lie on a keypad. */
 export function Fields({
@@ -210,4 +148,12 @@ export function Fields({
       })}
     </g>
   );
+}
+
+/** What two boxes have in common; nothing wide or high where they do not meet. */
+function overlapOf(a: Box, b: Box): Box {
+  const [left, top] = [Math.max(a.xMm, b.xMm), Math.max(a.yMm, b.yMm)];
+  const right = Math.min(a.xMm + a.widthMm, b.xMm + b.widthMm);
+  const bottom = Math.min(a.yMm + a.heightMm, b.yMm + b.heightMm);
+  return { xMm: left, yMm: top, widthMm: Math.max(0, right - left), heightMm: Math.max(0, bottom - top) };
 }

@@ -25,6 +25,7 @@ export const Inner = chakra('rect', {
       out: { fill: 'sunk', strokeDasharray: '4 4' },
       shielded: { fill: 'soundSoft', stroke: 'sound', strokeDasharray: '2 3' },
       wanted: { stroke: 'action', strokeWidth: '2.2px', fill: 'actionSoft' },
+      framed: { stroke: 'action', strokeWidth: '2px' },
     },
   },
 });
@@ -55,6 +56,8 @@ export const Dot = chakra('circle', {
   variants: {
     state: {
       now: { fill: 'action', stroke: 'action' },
+      staying: { fill: 'waiting', stroke: 'waiting' },
+      stretch: { fill: 'sheet', stroke: 'action' },
       later: { fill: 'inkMuted', stroke: 'none' },
       open: { fill: 'sheet', stroke: 'inkMuted', strokeWidth: '1px' },
       mark: { fill: 'danger', stroke: 'sheet' },

@@ -26,8 +26,14 @@ const ModelForm = dynamic(() => import('./ModelForm').then((module) => module.Mo
 const LineDetails = dynamic(() => import('./LineDetails').then((module) => module.LineDetails), { ssr: false });
 const FoundProblems = dynamic(() => import('./FoundProblems').then((module) => module.FoundProblems), { ssr: false });
 const PartsTable = dynamic(() => import('./PartsTable').then((module) => module.PartsTable));
+const FieldsSheet = dynamic(() => import('./fields/FieldsSheet').then((module) => module.FieldsSheet));
 
-const sheetNames = { lines: texts.lines(), parts: texts.parts(), model: texts.model() } as const;
+const sheetNames = {
+  lines: texts.lines(),
+  parts: texts.parts(),
+  model: texts.model(),
+  fields: texts.everyField(),
+} as const;
 type Sheet = keyof typeof sheetNames;
 const sheets = Object.keys(sheetNames) as Sheet[];
 
@@ -100,6 +106,7 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
           )}
           {sheet === 'parts' && <PartsTable model={model} onChange={change} />}
           {sheet === 'model' && <ModelForm model={model} onChange={change} />}
+          {sheet === 'fields' && <FieldsSheet key={operation?.id} model={model} at={at} onChange={change} />}
         </ScrollBox>
         <EditorKeys
           isOnLines={sheet === 'lines'}

@@ -39,7 +39,7 @@ export function PlacingDrawing(placed: PlacedOn) {
           model={shown}
           face={shown.faces.find(({ id }) => id === face.id) ?? face}
           joints={shown.joints.filter(({ id }) => operation?.opens.includes(id))}
-          operation={operation}
+          hands={operation}
           wanted={operation?.frees}
           maxWidth={room.width}
           maxHeight={room.height}

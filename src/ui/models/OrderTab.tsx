@@ -94,7 +94,7 @@ export function OrderTab({ model }: { readonly model: Model }) {
           face={face}
           joints={isOwn ? jointsOpenedBy(model, operation) : []}
           openJoints={before.openJoints}
-          operation={isOwn ? operation : undefined}
+          hands={isOwn ? operation : undefined}
           wanted={operation.frees}
           outParts={[...before.outParts]}
           maxWidth={size.width}
@@ -102,7 +102,8 @@ export function OrderTab({ model }: { readonly model: Model }) {
         />
         <FaceLegend
           face={face}
-          operation={isOwn ? operation : undefined}
+          zones={{ keepOut: face.keepOut, protectedZones: face.protectedZones ?? [] }}
+          hands={isOwn ? operation : undefined}
           scale={Math.min(size.width / face.widthMm, size.height / face.heightMm)}
         />
         <Box mt="12px" display="flex" gap="10px">

@@ -1,5 +1,5 @@
 'use client';
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import { stopwatch } from '@/words/format';
 import * as counts from '@/words/catalogue/counts';
 import { say as sayOpening } from '@/words/catalogue/core/opening';

@@ -1,4 +1,4 @@
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import type { LogEntry, Verb } from '@/core/opening/openingLog';
 import * as texts from '@/words/catalogue/opening';
 

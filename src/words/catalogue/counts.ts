@@ -1,5 +1,5 @@
 // Made from words/en/counts.json by `npm run words`. Change it there.
-import { l, plural, type Text } from '@/words/runtime';
+import { l, plural, select, type Text } from '@/words/runtime';
 import { list, number, share, whole } from '@/words/format';
 
 export const units = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} unit`, "other": l`${number(d.count)} units` })}`;
@@ -21,7 +21,7 @@ export const opensNoFurther = (d: { opening: Text }) => l`opens no further than 
 export const millimetres = (d: { mm: Text }) => l`${d.mm} mm`;
 export const degrees = (d: { degrees: Text }) => l`${d.degrees}°`;
 export const joints2 = (d: { count: Text; joint: Text }) => l`${d.count} × ${d.joint}`;
-export const screwsInCup = (d: { count: number; cup: Text }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} screw`, "other": l`${number(d.count)} screws` })} in ${d.cup}`;
+export const screwsInCup = (d: { kind: string; count: number; cup: Text }) => l`${select(d.kind, { "cap": l`${plural(d.count, 0, { "one": l`${number(d.count)} cap`, "other": l`${number(d.count)} caps` })}`, "other": l`${plural(d.count, 0, { "one": l`${number(d.count)} screw`, "other": l`${number(d.count)} screws` })}` })} in cup ${d.cup}`;
 export const chanceOf = (d: { chance: number; what: Text }) => l`${share(d.chance)}: ${d.what}`;
 export const shareRange = (d: { low: number; high: number }) => l`${whole(d.low)} to ${whole(d.high)} %`;
 export const chanceAfter = (d: { what: Text; chance: number }) => l`${d.what} (${share(d.chance)}).`;

@@ -110,3 +110,4 @@ export const publishThisVersion = () => l`Publish this version`;
 export const whatNew = () => l`What is new?`;
 export const notPublished = () => l`Not published.`;
 export const checking = () => l`being checked`;
+export const everyField = () => l`Every field`;

@@ -1,6 +1,6 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { getModelPart } from '@/core/procedure/model';
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import { torqueState } from '@/core/screws/torqueState';
 import type {
   FreedPart,

@@ -3,7 +3,7 @@ import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { Model } from '@/core/procedure/model';
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import { placesOf, type StrayPlace, type StrayScrew } from '@/core/screws/strayScrew';
 import { Caution } from '@/ui/base/Caution';
 import { Dialog } from '@/ui/base/Dialog';

@@ -17,7 +17,7 @@ export function GateLedger({ sheet, state }: { readonly sheet: RunSheet; readonl
       {tray.length === 0
         ? words.emptyScrewLeftOverL()
         : words.andNothingElseOtherwiseFind({
-            cup: tray.map(({ cup, count }) => counts.screwsInCup({ count, cup })),
+            cup: tray.map(({ cup, count, kind }) => counts.screwsInCup({ count, cup, kind })),
           })}
     </Caution>
   );

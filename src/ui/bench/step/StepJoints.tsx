@@ -1,17 +1,17 @@
 'use client';
 import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
-import { isScrew } from '@/core/procedure/joints';
+import { isCap, isScrew } from '@/core/procedure/joints';
 import type { ScrewKeeping } from '@/core/shared/houseRules';
-import { screwName } from '@/core/screws/screwGroups';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { jointPhrases } from '@/words/say/names';
-import { sayPlace } from '../sheetWords';
+import { sayGroup, sayPlace } from '../sheetWords';
 import * as words from '@/words/catalogue/bench';
 
 /** What this step opens or closes, in words: screws with their cup and torque, the rest by kind. */
 export function StepJoints({ step, keeping }: { readonly step: SheetStep; readonly keeping: ScrewKeeping }) {
-  const others = step.joints.filter((joint) => !isScrew(joint));
+  const captive = step.joints.filter((joint) => isScrew(joint) && joint.isCaptive === true);
+  const others = step.joints.filter((joint) => !isScrew(joint) && !isCap(joint));
   const kinds = [...new Set(others.map(({ kind }) => kind))];
   if (step.joints.length === 0) return null;
   return (
@@ -27,12 +27,19 @@ export function StepJoints({ step, keeping }: { readonly step: SheetStep; readon
         return (
           <Box as="li" key={group.jointIds[0]} py="3px">
             <strong>
-              {group.count} × {screwName(group)}
+              {group.count} × {sayGroup(group)}
             </strong>{' '}
-            {sayWay(step.leg === 'back', sayPlace(keeping, cup), aim)}
+            {group.singleUse
+              ? words.singleUseWay({ isBack: step.leg === 'back' ? 'yes' : 'no' })
+              : sayWay(step.leg === 'back', sayPlace(keeping, cup), aim)}
           </Box>
         );
       })}
+      {captive.length > 0 && (
+        <Box as="li" py="3px">
+          {words.captiveWay({ count: captive.length, isBack: step.leg === 'back' ? 'yes' : 'no' })}
+        </Box>
+      )}
       {kinds.map((kind) => (
         <Box as="li" key={kind} py="3px">
           {counts.joints2({

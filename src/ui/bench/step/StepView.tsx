@@ -1,32 +1,27 @@
 'use client';
-import { list } from '@/words/format';
+import { capital, list } from '@/words/format';
 import { sayOpening } from '@/words/say/saySteps';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { Box } from '@chakra-ui/react';
 import type { SheetState, Unit } from '@/core/entities/entities';
 import { rungNow } from '@/core/sheet/rungNow';
-import { isScrew, type Joint } from '@/core/procedure/joints';
-import type { Face } from '@/core/procedure/faces';
 import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
 import type { TorqueReading } from '@/core/screws/torqueState';
-import { tighteningOrder } from '@/core/screws/tighteningOrder';
 import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Caution } from '@/ui/base/Caution';
-import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
-import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { drawingSize } from './drawingSize';
-import { partsOut } from './partsOut';
+import { operationsOut, partsOut } from './partsOut';
+import { GateTests } from './GateTests';
+import { StepDrawing } from './StepDrawing';
+import { StepNotes } from './StepNotes';
 import { GateLedger } from './GateLedger';
 import { HeatLock } from '../heat/HeatLock';
 import { HeatPanel, TorquePanel } from '../LaterPanels';
 import { PastUsual } from './PastUsual';
 import { sayStage } from '../sheetWords';
 import { ReuseQuestion } from '../dialogs/ReuseQuestion';
-import { StepJoints } from './StepJoints';
 import type { StepClock } from './useStepClock';
 import * as words from '@/words/catalogue/bench';
 
@@ -45,6 +40,7 @@ interface StepViewProps {
   readonly lacksCertificate: boolean;
   readonly clock: StepClock;
   readonly onOtherFace: () => void;
+  readonly onFound: () => void;
   readonly onTorque: (reading: TorqueReading) => void;
   readonly onReuse: (partRef: string, isReused: boolean) => void;
   /** Until when solvent is in the air, for a step that heats. */
@@ -65,6 +61,7 @@ export function StepView({
   lacksCertificate,
   clock,
   onOtherFace,
+  onFound,
   onTorque,
   onReuse,
   heatLockedUntil,
@@ -74,7 +71,10 @@ export function StepView({
   const operation = model.operations.find(({ id }) => id === step.operationId);
   const rungAt = rungNow(state, step.id);
   const rung = rungAt > 0 ? operation?.ladder?.rungs[rungAt - 1] : undefined;
+  // A rung that warms is planned as a step that warms.
+  const heat = rung?.heat ?? step.hands?.heat;
   const outParts = partsOut(sheet, state);
+  const outNow = operationsOut(sheet, state);
   return (
     <Box as="main" p="20px 26px" overflowY="auto" minW="0" tabIndex={0}>
       <Box as="h1" textStyle="instruction" aria-live="assertive">
@@ -89,9 +89,10 @@ export function StepView({
       <Box display="flex" flexWrap="wrap" gap="8px" my="12px">
         {[
           step.tool,
+          step.hands?.withTool === undefined ? null : words.togetherWith({ tool: step.hands.withTool }),
           face.id === step.face ? face.name : words.lookingAt({ name: face.name }),
           step.posture,
-          ...(operation?.limit && step.leg === 'out' ? [sayOpening(operation.limit)] : []),
+          step.hands?.helper === undefined ? null : words.secondHand({ does: step.hands.helper }),
         ]
           .filter((chip) => chip !== null)
           .map((chip) => (
@@ -105,7 +106,7 @@ export function StepView({
       </Box>
       <ReuseQuestion model={model} step={step} state={state} onJudge={onReuse} />
       <PastUsual clock={clock} canResist={operation?.ladder !== undefined && step.leg === 'out'} />
-      {heatLockedUntil && operation?.heat && step.leg === 'out' && <HeatLock until={heatLockedUntil} />}
+      {heatLockedUntil && step.hands?.heat && <HeatLock until={heatLockedUntil} />}
       {news && (
         <Box mb="8px" aria-live="polite">
           <Caution tone="sound" what={words.replanned()}>
@@ -116,6 +117,9 @@ export function StepView({
       {rung && (
         <Box mb="8px">
           <Caution tone="waiting" what={`${rung.says}.`}>
+            {rung.tool && `${rung.tool}. `}
+            {rung.solvent &&
+              `${words.airItFor({ name: rung.solvent.name, minutesValue: rung.solvent.ventilateMinutes })} `}
             {words.noMoreThanMinChance({
               mostMinutes: rung.mostMinutes,
               breakage: Math.round(rung.breakage * 100),
@@ -136,18 +140,39 @@ export function StepView({
           })}
         </Caution>
       )}
+      {step === sheet.steps[0] && <PowerNotes model={model} unit={unit} />}
       <StepCautions step={step} sheet={sheet} state={state} />
-      {operation?.heat && step.leg === 'out' && (
+      {operation && heat && (
         <HeatPanel
+          key={rungAt}
           model={model}
-          operation={operation}
+          operation={{ ...operation, heat, seam: step.hands?.seam }}
           outParts={outParts}
           beganAt={null}
           isTimed={step.wait !== null}
         />
       )}
       {step.leg === 'back' && <TorquePanel step={step} state={state} onRead={onTorque} />}
-      {step.leg !== 'gate' && <StepDrawing {...{ model, unit, step, sheet, face, operation, outParts }} />}
+      <GateTests model={model} step={step} />
+      {step.leg !== 'gate' && <StepDrawing {...{ model, unit, step, sheet, face, outParts, outNow }} />}
+      <Box display={{ base: 'block', lg: 'none' }} mt="16px">
+        <StepNotes model={model} step={step} sheet={sheet} onFound={onFound} />
+      </Box>
+    </Box>
+  );
+}
+
+/** How this model is switched off, before anything is opened: a living unit in firmware, a dead one as its author says. */
+function PowerNotes({ model, unit }: Pick<StepViewProps, 'model' | 'unit'>) {
+  const isDead = unit.tests.starts === 'fault';
+  return (
+    <Box display="grid" gap="8px" mb="8px">
+      {isDead && model.offWhenDead !== undefined && <Caution what={words.unitIsDead()}>{model.offWhenDead}</Caution>}
+      {!isDead && model.firmwareOff !== undefined && (
+        <Caution tone="sound" what={words.inFirmware()}>
+          {model.firmwareOff}
+        </Caution>
+      )}
     </Box>
   );
 }
@@ -162,6 +187,18 @@ function StepCautions({ step, sheet, state }: Pick<StepViewProps, 'step' | 'shee
           {instead}
         </Caution>
       ))}
+      {step.tethers
+        .filter(({ because }) => !step.cautions.some(({ what }) => what === because))
+        .map((tether) => (
+          <Caution key={tether.because} what={tether.because}>
+            {capital(sayOpening(tether))}.
+          </Caution>
+        ))}
+      {step.hands?.solvent && (
+        <Caution tone="waiting" what={step.hands.solvent.name}>
+          {words.airThePlace({ minutesValue: step.hands.solvent.ventilateMinutes })}
+        </Caution>
+      )}
       {step.wait && (
         <Caution tone="waiting" what={words.minOn({ minutesValue: step.wait.minutes, fixture: step.wait.fixture })}>
           {words.doSomethingElseMeanwhile({ what: saySheet(step.wait.what) })}
@@ -175,54 +212,3 @@ function StepCautions({ step, sheet, state }: Pick<StepViewProps, 'step' | 'shee
     </Box>
   );
 }
-
-/** The face to scale with the step's joints, and what they are. */
-function StepDrawing({
-  model,
-  unit,
-  step,
-  sheet,
-  face,
-  operation,
-  outParts,
-}: Pick<StepViewProps, 'model' | 'unit' | 'step' | 'sheet'> & {
-  readonly face: Face;
-  readonly operation: Operation | undefined;
-  readonly outParts: readonly string[];
-}) {
-  const size = drawingSize(face);
-  const isTall = face.heightMm > face.widthMm;
-  return (
-    <Box
-      mt="18px"
-      display="flex"
-      flexDirection={isTall ? 'row' : 'column'}
-      gap={isTall ? '28px' : '0'}
-      alignItems="flex-start"
-    >
-      <FaceDrawing
-        model={model}
-        face={face}
-        joints={numbered(step)}
-        operation={step.leg === 'out' && face.id === step.face ? operation : undefined}
-        wanted={[...step.frees, ...step.places]}
-        outParts={outParts}
-        marks={unit.marks}
-        maxWidth={size.width}
-        maxHeight={size.height}
-      />
-      <Box>
-        <FaceLegend
-          face={face}
-          operation={step.leg === 'out' && face.id === step.face ? operation : undefined}
-          scale={Math.min(size.width / face.widthMm, size.height / face.heightMm)}
-        />
-        <StepJoints step={step} keeping={sheet.keeping} />
-      </Box>
-    </Box>
-  );
-}
-
-/** The joints as the drawing numbers them: on the way back, screws in the order in which they are tightened. */
-const numbered = ({ leg, joints }: SheetStep): readonly Joint[] =>
-  leg === 'back' ? [...tighteningOrder(joints.filter(isScrew)), ...joints.filter((joint) => !isScrew(joint))] : joints;

@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import type { SheetState } from '@/core/entities/entities';
-import { screwName } from '@/core/screws/screwGroups';
+import { screwName } from '@/core/procedure/drives';
 import { torqueState, type TorqueReading, type TorqueVerdict } from '@/core/screws/torqueState';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { beep } from '@/ui/base/beep';

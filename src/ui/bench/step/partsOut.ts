@@ -7,3 +7,14 @@ export function partsOut(sheet: RunSheet, state: SheetState): readonly string[] 
   const placed = new Set(done.flatMap(({ places }) => places));
   return done.flatMap(({ frees }) => frees).filter((part) => !placed.has(part));
 }
+
+/** Operations that are done and not taken back at this moment. */
+export function operationsOut(sheet: RunSheet, state: SheetState): ReadonlySet<string> {
+  const out = new Set<string>();
+  for (const { id, leg, operationId } of sheet.steps) {
+    if (!state.doneStepIds.includes(id) || operationId === null) continue;
+    if (leg === 'out') out.add(operationId);
+    if (leg === 'back') out.delete(operationId);
+  }
+  return out;
+}
