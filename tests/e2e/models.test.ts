@@ -123,7 +123,7 @@ test('joints are placed on the drawing with arrows, in half millimetres, and the
   // Line 7 takes the cover plate off: its first screw is chosen on the drawing.
   await press(page, 'ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown');
   await page.focus('[role=application]');
-  await says(page, 'pl1, PH00 3 at 8, 10 mm');
+  await says(page, 'pl1, PH00 3.0 at 8, 10 mm');
   await press(page, 'ArrowRight', 'ArrowDown', 'ArrowDown');
   await says(page, 'at 8.5, 11 mm');
   await press(page, 'n');

@@ -81,7 +81,7 @@ export class RandomHistory {
       return { type: 'cost-spread', subjectId: parcel.id, payload: { rule: this.chance.pick(costRules) } };
     if (this.chance.happens(0.1))
       return { type: 'parcel-counted', subjectId: parcel.id, payload: { isCounted: this.chance.happens(0.5) } };
-    if (this.chance.happens(0.1)) return { type: 'parcel-removed', subjectId: parcel.id, payload: {} };
+    if (this.chance.happens(0.05)) return { type: 'parcel-removed', subjectId: parcel.id, payload: {} };
     if (this.chance.happens(0.05)) {
       const { code, supplier, transportCents, receivedOn } = parcel;
       const pricePaidCents = Math.ceil(this.chance.between(1, 5000));

@@ -59,7 +59,7 @@ export function compareModels(a: Model, b: Model): Comparison {
 const sum = (numbers: readonly number[]): number => numbers.reduce((total, number) => total + number, 0);
 
 function screwWords({ joints }: Model): Message<'library'> {
-  const groups = screwGroups(joints);
+  const groups = screwGroups(joints).filter(({ kind }) => kind === 'screw');
   const count = sum(groups.map((group) => group.count));
   return message('library.screwKind', { count, groups: groups.length, names: groups.map(screwName) });
 }

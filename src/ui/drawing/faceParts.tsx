@@ -56,6 +56,7 @@ export function Outlines({
               height={heightMm}
               rx={isRound ? widthMm / 2 : 4 / scale}
             />
+            <title>{label}</title>
             {label.length * letterPx < seen.widthMm * scale && seen.heightMm * scale > 18 && (
               <Words x={place.xMm} y={place.yMm} fontSize={letteringPx / scale} tone="muted">
                 {state === 'out' && (label.length + 5) * letterPx < seen.widthMm * scale ? words.out({ label }) : label}

@@ -73,7 +73,7 @@ export function ModelScreen({ view, mayWrite, mayRehearse }: ModelScreenProps) {
 }
 
 function leadOf({ parts, operations, joints }: Model): string {
-  const groups = screwGroups(joints);
+  const groups = screwGroups(joints).filter(({ kind }) => kind === 'screw');
   const count = groups.reduce((sum, group) => sum + group.count, 0);
   const kinds = groups.slice(0, 4).map((group) => `${group.count} × ${screwName(group)}`);
   const rest = groups.length > 4 ? [counts.kindsMore({ count: groups.length - 4 })] : [];

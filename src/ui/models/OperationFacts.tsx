@@ -1,13 +1,15 @@
 'use client';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { either, list } from '@/words/format';
-import { arcReasonNames, findingNames } from '@/words/say/names';
+import { arcReasonNames, findingNames, testNames } from '@/words/say/names';
+import { sayHandwork, sayHeat } from '@/words/say/sayHands';
 import type { Finding } from '@/core/procedure/vocabulary';
-import { money } from '@/words/format';
 import { sayOpening } from '@/words/say/saySteps';
 import { Box } from '@chakra-ui/react';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
+import { PartFacts } from './PartFacts';
+import { Muted } from './Muted';
 import { Section } from '@/ui/base/Section';
 import * as words from '@/words/catalogue/models';
 import * as counts from '@/words/catalogue/counts';
@@ -27,16 +29,23 @@ export function OperationFacts({ model, operation }: { readonly model: Model; re
           {operation.ends.map(({ id, says, chance, then, debt }) => (
             <Box key={id} pt="6px">
               <strong>{words.n({ chance: Math.round(chance * 100) })}</strong> {says}
-              <Muted>{[then, debt && words.owed({ debt: saySheet(debt.says) })].filter(Boolean).join(' ')}</Muted>
+              <Muted>
+                {[then, debt && words.owed({ debt: saySheet(debt.says), check: saySheet(debt.check) })]
+                  .filter(Boolean)
+                  .join(' ')}
+              </Muted>
             </Box>
           ))}
         </Section>
       )}
       {operation.ladder && (
         <Section title={words.ifWontComeLoose()} mt="14px">
-          {operation.ladder.rungs.map(({ says, minutes, breakage }, at) => (
+          {operation.ladder.rungs.map(({ says, minutes, breakage, tool, heat, solvent, consumable }, at) => (
             <Box key={says} pt="6px">
-              {at + 1}. {says}
+              {at + 1}.{' '}
+              {[says, tool, heat && sayHeat(heat), solvent?.name, consumable && saySheet(consumable.name)]
+                .filter(Boolean)
+                .join(', ')}
               <Muted>{words.minChanceBreakage({ minutesValue: minutes, breakage: Math.round(breakage * 100) })}</Muted>
             </Box>
           ))}
@@ -47,12 +56,6 @@ export function OperationFacts({ model, operation }: { readonly model: Model; re
     </>
   );
 }
-
-const Muted = ({ children }: { readonly children: React.ReactNode }) => (
-  <Box textStyle="note" color="inkMuted">
-    {children}
-  </Box>
-);
 
 function Facts({ facts }: { readonly facts: readonly string[] }) {
   return (
@@ -65,34 +68,17 @@ function Facts({ facts }: { readonly facts: readonly string[] }) {
 }
 
 function factsOf(operation: Operation): readonly string[] {
-  const {
-    tool,
-    orTools,
-    posture,
-    heat,
-    solvent,
-    waits = [],
-    limit,
-    helper,
-    hold,
-    needsCertificate,
-    skill,
-    cues,
-    risks,
-  } = operation;
+  const { tool, orTools = [], limit, skill, risks = [], slowWhile = [], cautions, cutsPower } = operation;
   const facts: (string | undefined | false)[] = [
-    either([tool, ...(orTools ?? []).map((other) => other.tool)]),
-    posture,
+    either([tool, ...orTools.map((other) => other.tool)]),
     operation.when && words.onlyIf({ operation: conditionWords(operation) }),
-    heat && words.heatAt({ source: heat.source, celsius: heat.celsius }),
-    solvent && words.ventilateForMin({ name: solvent.name, ventilateMinutes: solvent.ventilateMinutes }),
-    ...waits.map(({ minutes, fixture, what }) => words.minOn({ minutesValue: minutes, fixture, what: saySheet(what) })),
+    ...sayHandwork(operation),
     limit && words.limitBecause({ limit: sayOpening(limit), because: limit.because }),
-    hold && words.holdAt({ where: hold.where }),
-    helper && words.secondPerson({ helper }),
-    needsCertificate && words.onlyForCertifiedPeople({ isSkill: skill ? 'yes' : 'no', skill }),
-    ...(cues ?? []).map(({ says, needs }) => words.check({ says, isNeeds: needs ? 'yes' : 'no', needs })),
-    ...(risks ?? []).map(({ chance, what }) => counts.chanceOf({ chance, what })),
+    skill && words.trains({ skill }),
+    cutsPower && words.cutsPower(),
+    ...slowWhile.map(({ factor, because }) => words.slower({ factor, because })),
+    ...cautions.map(({ what, instead }) => words.caution({ what, instead })),
+    ...risks.map(({ chance, what }) => counts.chanceOf({ chance, what })),
   ];
   return facts.filter((fact): fact is string => typeof fact === 'string' && fact !== '');
 }
@@ -123,27 +109,7 @@ function Frees({ model, operation }: { readonly model: Model; readonly operation
     <Section title={words.frees()} mt="14px">
       {operation.frees.map((id) => {
         const part = model.parts.find((candidate) => candidate.id === id);
-        const notes = [
-          part?.handling,
-          part?.boundTo && words.worksOnlyWithItsPartner(),
-          part?.assembly && words.assembly({ assembly: part.assembly }),
-          part?.seldomSurvives && words.rarelySurvives({ seldomSurvives: part.seldomSurvives }),
-          part?.hazard?.because,
-          part?.reusableIf,
-        ].filter(Boolean);
-        return (
-          <Box key={id} pt="6px">
-            <Box display="flex" justifyContent="space-between" gap="10px">
-              <span>{part?.name ?? id}</span>
-              <Box as="span" color="inkMuted">
-                {part?.valueCents
-                  ? `A ${money(part.valueCents.A)} · B ${money(part.valueCents.B)}`
-                  : words.noValueAlone()}
-              </Box>
-            </Box>
-            {notes.length > 0 && <Muted>{notes.join(' ')}</Muted>}
-          </Box>
-        );
+        return part && <PartFacts key={id} model={model} part={part} />;
       })}
     </Section>
   );
@@ -153,7 +119,17 @@ function WayBackFacts({ operation: { back } }: { readonly operation: Operation }
   return (
     <Section title={words.rebuild()} mt="14px">
       <Box pt="8px">{back ? `${back.title}. ${back.detail}` : words.nothingToDo()}</Box>
-      {back?.prepare && <Muted>{words.first({ prepare: list(back.prepare) })}</Muted>}
+      {back && (
+        <Facts
+          facts={[
+            back.tool,
+            ...sayHandwork(back),
+            ...(back.cautions ?? []).map(({ what, instead }) => words.caution({ what, instead })),
+            ...(back.start ? [words.startsFrom({ edge: back.start.edge, offsetMm: back.start.offsetMm })] : []),
+            ...(back.leaves ?? []).map(({ joint, because }) => words.leavesOpen({ joint, because })),
+          ]}
+        />
+      )}
       {back?.consumables.map(({ name, count }) => (
         <Muted key={saySheet(name)}>
           {count} × {saySheet(name)}
@@ -164,7 +140,11 @@ function WayBackFacts({ operation: { back } }: { readonly operation: Operation }
       ))}
       {back?.gate && (
         <Box color="waiting" fontWeight="600">
-          {words.gateBefore({ what: back.gate.what })}
+          {words.gateBefore({
+            what: back.gate.what,
+            hasOff: back.gate.offAgain ? 'yes' : 'no',
+            off: back.gate.offAgain ?? '',
+          })}
         </Box>
       )}
       {back?.seals && (
@@ -184,6 +164,8 @@ export function conditionWords({ when }: Operation): string {
     when?.configurations && words.whenFitted({ configurations: either(when.configurations) }),
     when?.findings && words.whenFound({ findings: sayFindings(when.findings) }),
     when?.absentFindings && words.unlessFound({ findings: sayFindings(when.absentFindings) }),
+    ...(when?.tests ?? []).map(({ test, result }) => words.whenTested({ test: testNames[test], result })),
+    when?.ends && words.onlyAfterEnd({ ends: either(when.ends.map(({ operation, end }) => `${operation}: ${end}`)) }),
   ];
   return list(conditions.filter((condition) => condition !== undefined));
 }

@@ -26,7 +26,7 @@ export function LayOut({
   const { operations } = plan;
   const screws = useMemo(() => {
     const opened = new Set(walk(model, operations).steps.flatMap((step) => step.opened));
-    return screwGroups(model.joints.filter(({ id }) => opened.has(id)));
+    return screwGroups(model.joints.filter(({ id }) => opened.has(id))).filter(({ kind }) => kind === 'screw');
   }, [model, operations]);
   if (operations.length === 0) return null;
   const range = minutesRange(operations, situation.findings);

@@ -1,7 +1,8 @@
 import type { Joint } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
-import type { Cue, Hold, PartMotion, SeamSegment } from '@/core/procedure/operations';
+import type { Cue, Handwork, Heat, Hold, PartMotion, SeamSegment } from '@/core/procedure/operations';
 import { list } from '@/words/format';
+import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/hands';
 
 const motionNames: Readonly<Record<PartMotion['kind'], string>> = {
@@ -48,4 +49,53 @@ export const sayCue = ({ kind, says, needs }: Cue): string =>
 export function sayJoint(model: Model, joint: Joint): string {
   const part = model.parts.find(({ id }) => joint.holds.includes(id));
   return words.jointOf({ part: part?.name ?? joint.id, kind: joint.kind.replaceAll('-', '_') });
+}
+
+/** Everything written of how hands do a step, a line each. */
+export function sayHandwork(work: Handwork): readonly string[] {
+  const {
+    prepare = [],
+    withTool,
+    posture,
+    motion,
+    hold,
+    heat,
+    solvent,
+    waits = [],
+    seam = [],
+    cues = [],
+    helper,
+  } = work;
+  return [
+    ...prepare.map((first) => words.firstDo({ first })),
+    ...(withTool === undefined ? [] : [words.togetherWith({ tool: withTool })]),
+    ...(posture === undefined ? [] : [posture]),
+    ...(motion && motion.kind !== 'none' ? [sayMotion(motion)] : []),
+    ...(hold ? [words.holdAt({ where: sayHold(hold) })] : []),
+    ...(heat ? [sayHeat(heat)] : []),
+    ...(solvent ? [words.ventilate({ name: solvent.name, minutesValue: solvent.ventilateMinutes })] : []),
+    ...seam.map((segment, at) =>
+      segment.isForbidden
+        ? words.noToolThere({ at: at + 1 })
+        : words.stretch({ at: at + 1, says: sayStretch(segment, false) }),
+    ),
+    ...waits.flatMap(({ first, minutes, fixture, what }) => [
+      ...(first ? [first.does] : []),
+      words.waitOn({ minutesValue: minutes, fixture, what: saySheet(what) }),
+    ]),
+    ...cues.map(sayCue),
+    ...(helper === undefined ? [] : [words.secondHand({ does: helper })]),
+    ...(work.needsCertificate ? [words.certifiedOnly()] : []),
+  ];
+}
+
+/** How it is warmed: the surface, the heater's own setting, and when the adhesive gives. */
+export function sayHeat({ source, celsius, softCelsius, setting }: Heat): string {
+  return list([
+    words.heatTo({ source, celsius }),
+    ...(setting?.dialCelsius === undefined ? [] : [words.dialAt({ celsius: setting.dialCelsius })]),
+    ...(setting?.distanceMm === undefined ? [] : [words.heldOff({ mm: setting.distanceMm })]),
+    ...(setting?.minutes === undefined ? [] : [words.forMinutes({ minutesValue: setting.minutes })]),
+    ...(softCelsius === undefined ? [] : [words.givesAt({ celsius: softCelsius })]),
+  ]);
 }

@@ -3,7 +3,6 @@ import { closedInBy, gateBefore, planFor, unproven } from '@/core/procedure/gate
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Consumable, Debt, Minutes, Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
-import type { Finding } from '@/core/procedure/vocabulary';
 import { workingTests } from '@/core/procedure/testPaths';
 import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
@@ -172,7 +171,10 @@ function restOf(model: Model, request: SheetRequest) {
     !barred.includes(id) &&
     (destroys.length === 0 || (request.kind === 'teardown' && destroys.every((part) => scrap.has(part))));
   const stood = standingAfter(model, kept, targets, request.screwsOwed);
-  const ended = new Map(kept.flatMap(({ stepId, end }) => (end === undefined ? [] : [[readStepId(stepId).id, end]])));
+  const ended = new Map([
+    ...(request.ended ?? []),
+    ...kept.flatMap(({ stepId, end }) => (end === undefined ? [] : [[readStepId(stepId).id, end] as const])),
+  ]);
   const here = operationsFor(model, { ...request, ended });
   const standing = {
     ...stood,

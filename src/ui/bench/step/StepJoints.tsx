@@ -32,6 +32,7 @@ export function StepJoints({ step, keeping }: { readonly step: SheetStep; readon
             {group.singleUse
               ? words.singleUseWay({ isBack: step.leg === 'back' ? 'yes' : 'no' })
               : sayWay(step.leg === 'back', sayPlace(keeping, cup), aim)}
+            {torque && isScrew(torque) && torque.cup !== undefined && ` (${torque.cup})`}
           </Box>
         );
       })}

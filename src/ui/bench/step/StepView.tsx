@@ -1,7 +1,4 @@
 'use client';
-import { capital, list } from '@/words/format';
-import { sayOpening } from '@/words/say/saySteps';
-import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { Box } from '@chakra-ui/react';
 import type { SheetState, Unit } from '@/core/entities/entities';
 import { rungNow } from '@/core/sheet/rungNow';
@@ -13,10 +10,9 @@ import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Caution } from '@/ui/base/Caution';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { operationsOut, partsOut } from './partsOut';
-import { GateTests } from './GateTests';
 import { StepDrawing } from './StepDrawing';
+import { PowerNotes, StepCautions, StepHead } from './StepSays';
 import { StepNotes } from './StepNotes';
-import { GateLedger } from './GateLedger';
 import { HeatLock } from '../heat/HeatLock';
 import { HeatPanel, TorquePanel } from '../LaterPanels';
 import { PastUsual } from './PastUsual';
@@ -77,33 +73,11 @@ export function StepView({
   const outNow = operationsOut(sheet, state);
   return (
     <Box as="main" p="20px 26px" overflowY="auto" minW="0" tabIndex={0}>
-      <Box as="h1" textStyle="instruction" aria-live="assertive">
-        {saySheet(step.title)}
-      </Box>
-      <Box textStyle="lead" fontSize="19px" mt="6px">
-        {saySheet(step.detail)}{' '}
-        <Box as="span" color="inkMuted">
-          {saySheet(step.why)}
-        </Box>
-      </Box>
-      <Box display="flex" flexWrap="wrap" gap="8px" my="12px">
-        {[
-          step.tool,
-          step.hands?.withTool === undefined ? null : words.togetherWith({ tool: step.hands.withTool }),
-          face.id === step.face ? face.name : words.lookingAt({ name: face.name }),
-          step.posture,
-          step.hands?.helper === undefined ? null : words.secondHand({ does: step.hands.helper }),
-        ]
-          .filter((chip) => chip !== null)
-          .map((chip) => (
-            <Box key={chip} bg="sunk" px="10px" py="5px" borderRadius="soft" fontSize="16px">
-              {chip}
-            </Box>
-          ))}
+      <StepHead step={step} face={face}>
         {model.faces.length > 1 && (
           <KeyButton keyName="f" label={words.nextFace()} size="small" onPress={onOtherFace} />
         )}
-      </Box>
+      </StepHead>
       <ReuseQuestion model={model} step={step} state={state} onJudge={onReuse} />
       <PastUsual clock={clock} canResist={operation?.ladder !== undefined && step.leg === 'out'} />
       {heatLockedUntil && step.hands?.heat && <HeatLock until={heatLockedUntil} />}
@@ -140,8 +114,8 @@ export function StepView({
           })}
         </Caution>
       )}
-      {step === sheet.steps[0] && <PowerNotes model={model} unit={unit} />}
-      <StepCautions step={step} sheet={sheet} state={state} />
+      {step === sheet.steps[0] && <PowerNotes model={model} isDead={unit.tests.starts === 'fault'} />}
+      <StepCautions model={model} step={step} sheet={sheet} state={state} />
       {operation && heat && (
         <HeatPanel
           key={rungAt}
@@ -153,62 +127,10 @@ export function StepView({
         />
       )}
       {step.leg === 'back' && <TorquePanel step={step} state={state} onRead={onTorque} />}
-      <GateTests model={model} step={step} />
       {step.leg !== 'gate' && <StepDrawing {...{ model, unit, step, sheet, face, outParts, outNow }} />}
       <Box display={{ base: 'block', lg: 'none' }} mt="16px">
         <StepNotes model={model} step={step} sheet={sheet} onFound={onFound} />
       </Box>
-    </Box>
-  );
-}
-
-/** How this model is switched off, before anything is opened: a living unit in firmware, a dead one as its author says. */
-function PowerNotes({ model, unit }: Pick<StepViewProps, 'model' | 'unit'>) {
-  const isDead = unit.tests.starts === 'fault';
-  return (
-    <Box display="grid" gap="8px" mb="8px">
-      {isDead && model.offWhenDead !== undefined && <Caution what={words.unitIsDead()}>{model.offWhenDead}</Caution>}
-      {!isDead && model.firmwareOff !== undefined && (
-        <Caution tone="sound" what={words.inFirmware()}>
-          {model.firmwareOff}
-        </Caution>
-      )}
-    </Box>
-  );
-}
-
-/** Everything to beware of before the step is done. */
-function StepCautions({ step, sheet, state }: Pick<StepViewProps, 'step' | 'sheet' | 'state'>) {
-  return (
-    <Box display="grid" gap="8px">
-      {step.leg === 'gate' && <GateLedger sheet={sheet} state={state} />}
-      {step.cautions.map(({ what, instead }) => (
-        <Caution key={what} what={what}>
-          {instead}
-        </Caution>
-      ))}
-      {step.tethers
-        .filter(({ because }) => !step.cautions.some(({ what }) => what === because))
-        .map((tether) => (
-          <Caution key={tether.because} what={tether.because}>
-            {capital(sayOpening(tether))}.
-          </Caution>
-        ))}
-      {step.hands?.solvent && (
-        <Caution tone="waiting" what={step.hands.solvent.name}>
-          {words.airThePlace({ minutesValue: step.hands.solvent.ventilateMinutes })}
-        </Caution>
-      )}
-      {step.wait && (
-        <Caution tone="waiting" what={words.minOn({ minutesValue: step.wait.minutes, fixture: step.wait.fixture })}>
-          {words.doSomethingElseMeanwhile({ what: saySheet(step.wait.what) })}
-        </Caution>
-      )}
-      {step.consumables.length > 0 && (
-        <Caution tone="sound" what={words.renew()}>
-          {list(step.consumables.map(({ name, count }) => `${count} × ${saySheet(name)}`))}
-        </Caution>
-      )}
     </Box>
   );
 }
