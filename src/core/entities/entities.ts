@@ -58,6 +58,8 @@ export interface UnitPhoto {
   readonly id: string;
   readonly face: string | null;
   readonly field: number | null;
+  /** The step of the model that it was taken at: its way back shows it again. */
+  readonly operationId?: string;
 }
 
 export interface PartTrouble {
@@ -116,6 +118,8 @@ export interface SheetState {
   readonly barred: readonly string[];
   /** Targets that come out once more. */
   readonly again: readonly string[];
+  /** Steps of the way out that are done once more, to look at what a failed gate may be down to. */
+  readonly redo?: readonly string[];
   readonly skipped: readonly Skipped[];
   /** Single-use parts that came off whole and go back: nothing renews them. */
   readonly reused: readonly string[];

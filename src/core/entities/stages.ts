@@ -63,6 +63,12 @@ export const defectCodes = [
   'liquid-found',
   'earlier-repair',
   'screw-too-long',
+  'lock-broken',
+  'mount-broken',
+  'foil-torn',
+  'scratched',
+  'head-stripped',
+  'place-bent',
 ] as const;
 export type DefectCode = (typeof defectCodes)[number];
 

@@ -355,6 +355,7 @@ export interface MessageValues<Piece> {
   'refusals.priceOrder': { name: Piece; grade: Piece };
   'refusals.fixtureFull': { count: number; fixture: Piece };
   'refusals.stillLoading': Readonly<Record<never, never>>;
+  'refusals.notOnPathOfGate': Readonly<Record<never, never>>;
   'rehearsal.whatNext': Readonly<Record<never, never>>;
   'rehearsal.whatWaitsFor': Readonly<Record<never, never>>;
   'rehearsal.first': { title: Piece };

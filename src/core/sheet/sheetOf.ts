@@ -15,7 +15,10 @@ const mostPerModel = 64;
 /** What is asked of a sheet; the rest of a state counts when it is under way. */
 export type SheetAsked = Pick<SheetState, 'kind' | 'targets' | 'rules'> &
   Partial<
-    Pick<SheetState, 'findings' | 'keeping' | 'screwTroubles' | 'reused' | 'kept' | 'barred' | 'again' | 'stepIds'>
+    Pick<
+      SheetState,
+      'findings' | 'keeping' | 'screwTroubles' | 'reused' | 'kept' | 'barred' | 'again' | 'redo' | 'stepIds'
+    >
   >;
 
 type AboutUnit = Pick<Unit, 'revision' | 'configuration' | 'marks'> & Partial<Pick<Unit, 'found' | 'tests'>>;
@@ -40,7 +43,7 @@ export const stillReachable = (model: Model, unit: AboutUnit, asked: SheetAsked)
 function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetRequest {
   const findings = asked.findings ?? kindsFound(unit);
   const { revision, configuration } = unit;
-  const { kind, targets, keeping, kept, barred, again, screwTroubles = [], reused, stepIds: habit } = asked;
+  const { kind, targets, keeping, kept, barred, again, redo, screwTroubles = [], reused, stepIds: habit } = asked;
   const scrap = scrapBy(model, withFindings(unit, findings));
   const screwsOwed = kind === 'rebuild' && screwTroubles.length > 0 ? owedForScrews(screwTroubles) : undefined;
   return {
@@ -55,6 +58,7 @@ function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetReque
     kept,
     barred,
     again,
+    redo,
     screwsOwed,
     reused,
     habit,

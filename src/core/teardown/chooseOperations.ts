@@ -18,6 +18,7 @@ const fine = 1000;
  * @param targets     part ids
  * @param cost        minutes (or money) of one operation, not negative
  * @param isAllowed   false for operations that exist but must not be done
+ * @param must        ids of operations that are done in any case
  * @returns ids of the chosen operations, in the order of `operations`, and their total cost
  * @refuses 'targets-unreachable' when no operation frees a target, or what frees it waits for itself
  */
@@ -26,10 +27,14 @@ export function chooseOperations(
   targets: readonly string[],
   cost: (operation: Operation) => number,
   isAllowed: (operation: Operation) => boolean = () => true,
+  must: readonly string[] = [],
 ): Outcome<{ readonly ids: readonly string[]; readonly cost: number }> {
   const clauses = [...operationClauses(operations), ...freeingClauses(operations, targets).map((any) => [any])];
   const weights = [...operations.map((operation) => -Math.round(cost(operation) * fine) || 0), ...targets.map(() => 0)];
-  const forced = targets.map((_, index) => operations.length + index);
+  const forced = [
+    ...targets.map((_, index) => operations.length + index),
+    ...operations.flatMap(({ id }, index) => (must.includes(id) ? [index] : [])),
+  ];
 
   const barred = operations.flatMap((operation, index) => (isAllowed(operation) ? [] : [index]));
 

@@ -229,6 +229,10 @@ export class GateJudgedDto implements Omit<Payloads['gate-judged'], never> {
 
   @IsBoolean()
   hasPassed!: boolean;
+
+  @IsOptional()
+  @Matches(/^[a-z0-9][a-z0-9-]{0,59}$/)
+  redo?: string;
 }
 
 export class BecauseDto {

@@ -93,6 +93,10 @@ export class PhotoDto implements UnitPhoto {
   @Min(1)
   @Max(9)
   field!: number | null;
+
+  @IsOptional()
+  @Matches(idPattern)
+  operationId?: string;
 }
 
 export class PhotoTakenDto implements Omit<Payloads['photo-taken'], never> {

@@ -4,7 +4,7 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import * as words from '@/words/catalogue/bench';
 
 /** What the bench can be told, and then asks more about. */
-export type Question = 'part' | 'resists' | 'found' | 'screw' | 'otherwise';
+export type Question = 'gate' | 'part' | 'resists' | 'found' | 'screw' | 'otherwise';
 
 interface BenchKeysProps {
   readonly isTeardown: boolean;
@@ -19,7 +19,7 @@ interface BenchKeysProps {
   readonly canResist: boolean;
   readonly hasParts: boolean;
   readonly onDone: () => void;
-  readonly onJudge: (hasPassed: boolean) => void;
+  readonly onPass: () => void;
   readonly onAsk: (question: Question) => void;
   readonly onBreak: () => void;
   readonly onTakeBack: () => void;
@@ -67,7 +67,7 @@ export function BenchKeys({
             flex="2"
             whiteSpace="nowrap"
             minW="max-content"
-            onPress={() => on.onJudge(true)}
+            onPress={on.onPass}
           />
           <KeyButton
             records
@@ -76,7 +76,7 @@ export function BenchKeys({
             look="danger"
             size="bench"
             flex="1"
-            onPress={() => on.onJudge(false)}
+            onPress={() => on.onAsk('gate')}
           />
         </>
       ) : (

@@ -20,6 +20,7 @@ import { partStateNames, screwTroubleNames } from '@/words/say/names';
 import type { BenchProps } from './benchProps';
 import { holders, sayGroup } from './sheetWords';
 import { StepNotes } from './step/StepNotes';
+import { StepPhotos } from './step/StepPhotos';
 import * as words from '@/words/catalogue/bench';
 
 const CupBox = chakra('li', cupRecipe);
@@ -95,6 +96,9 @@ export function BenchSide({
         )}
       </Section>
       <StepNotes model={model} step={step} sheet={sheet} onFound={onFound} />
+      {step.operationId !== null && (
+        <StepPhotos unit={unit} step={step} onTaken={(photo) => void shop.act('photo-taken', unit.id, { photo })} />
+      )}
       {children}
       {others.length > 0 && (
         <Section title={words.waiting()} note={words.onFixtures()}>

@@ -142,7 +142,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
         canResist={operation !== undefined}
         hasParts={inReach.length > 0}
         onDone={acts.done}
-        onJudge={acts.judge}
+        onPass={() => acts.judge(true)}
         onAsk={setAsks}
         onBreak={clock.toggleBreak}
         onTakeBack={acts.takeBack}

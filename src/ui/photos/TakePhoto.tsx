@@ -15,23 +15,41 @@ import * as words from '@/words/catalogue/photos';
 export function TakePhoto({
   unit,
   about,
+  operationId,
+  keyName = 'h',
   onTaken,
 }: {
   readonly unit: Pick<Unit, 'id'>;
   readonly about: Pick<Mark, 'face' | 'field'> | undefined;
+  /** The step of the bench that it shows. */
+  readonly operationId?: string;
+  readonly keyName?: string;
   readonly onTaken: (photo: UnitPhoto) => void;
 }) {
   const field = useRef<HTMLInputElement>(null);
   const [state, setState] = useState<'idle' | 'sending' | 'failed' | 'unreadable'>('idle');
+  // A picture that could not be sent is kept here: the key sends it again.
+  const unsent = useRef<Blob | null>(null);
+  const keep = async (jpeg: Blob) => {
+    setState('sending');
+    unsent.current = jpeg;
+    const id = makeId();
+    const kept = await send('PUT', `/api/units/${unit.id}/photos/${id}`, jpeg);
+    if (!kept.ok) return setState('failed');
+    unsent.current = null;
+    setState('idle');
+    onTaken({
+      id,
+      face: about?.face ?? null,
+      field: about?.field ?? null,
+      ...(operationId !== undefined && { operationId }),
+    });
+  };
   const take = async (file: File) => {
     setState('sending');
     const jpeg = await smallJpeg(file);
     if (!jpeg) return setState('unreadable');
-    const id = makeId();
-    const kept = await send('PUT', `/api/units/${unit.id}/photos/${id}`, jpeg);
-    if (!kept.ok) return setState('failed');
-    setState('idle');
-    onTaken({ id, face: about?.face ?? null, field: about?.field ?? null });
+    await keep(jpeg);
   };
   return (
     <>
@@ -50,7 +68,7 @@ export function TakePhoto({
       />
       <KeyButton
         records
-        keyName="h"
+        keyName={keyName}
         label={labels[state]}
         size="small"
         px="8px"
@@ -58,7 +76,7 @@ export function TakePhoto({
         fontSize="14px"
         look={state === 'failed' || state === 'unreadable' ? 'fault' : 'quiet'}
         isEnabled={state !== 'sending'}
-        onPress={() => field.current?.click()}
+        onPress={() => (unsent.current ? void keep(unsent.current) : field.current?.click())}
       />
     </>
   );

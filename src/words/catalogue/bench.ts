@@ -141,3 +141,6 @@ export const discardCup = () => l`Used up`;
 export const capsOver = () => l`caps`;
 export const singleUseWay = (d: { isBack: 'yes' | 'no' }) => l`${select(d.isBack, { "yes": l`new ones`, "other": l`to the discard: new ones go back` })}`;
 export const captiveWay = (d: { isBack: 'yes' | 'no'; count: number }) => l`${select(d.isBack, { "yes": l`${plural(d.count, 0, { "one": l`${number(d.count)} screw stayed in its part: tighten it`, "other": l`${number(d.count)} screws stayed in their part: tighten them` })}`, "other": l`${plural(d.count, 0, { "one": l`Loosen ${number(d.count)} screw: it stays in its part`, "other": l`Loosen ${number(d.count)} screws: they stay in their part` })}` })}`;
+export const photoOfThisPlace = () => l`Photo of this place`;
+export const takenAtOpening = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} taken`, "other": l`${number(d.count)} taken` })} at opening`;
+export const asItLay = () => l`How it lay before it was taken apart`;

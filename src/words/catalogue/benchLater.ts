@@ -153,3 +153,7 @@ export const toolsMissingSays = () => l`Borrow it or take another before you beg
 export const takeAll = (d: { isAll: 'yes' | 'no' }) => l`${select(d.isAll, { "yes": l`As proposed`, "other": l`Everything of value` })}`;
 export const nothingProposed = () => l`Nothing is wanted`;
 export const nothingProposedSays = () => l`By the house rules no part of it is worth the work. Pick parts anyway, or take it back to Triage from its page.`;
+export const whatToCheck = () => l`Not passed: what to check`;
+export const quickestFirst = () => l`What its tests run through and was made last, the quickest to reach first. The sheet goes back to it, and comes to this gate again.`;
+export const checkThis = (d: { things: Text; step: Text; steps: number; minutesValue: Text }) => l`${d.things}: “${d.step}” · ${plural(d.steps, 0, { "one": l`${number(d.steps)} step`, "other": l`${number(d.steps)} steps` })} out and back, ${d.minutesValue} min`;
+export const onlyNoteIt = () => l`Only note that it failed`;

@@ -172,6 +172,12 @@ export const defectNames: Readonly<Record<DefectCode, string>> = {
   'liquid-found': words.liquidFound(),
   'earlier-repair': words.earlierRepair(),
   'screw-too-long': words.screwTooLong(),
+  'lock-broken': words.lockBroken(),
+  'mount-broken': words.mountBroken(),
+  'foil-torn': words.foilTorn(),
+  scratched: words.scratched(),
+  'head-stripped': words.headStripped(),
+  'place-bent': words.placeBent(),
 };
 
 export const screwTroubleNames: Readonly<Record<ScrewTroubleKind, string>> = {

@@ -17,6 +17,7 @@ import { lockedMinutes, advance, handOn, stepAtHand, stepSpokenOf, stepToSkip, t
 import { fit, free, isThere, tagsOfNewParts, withTags } from '../stepParts';
 import { keptOf, keptStep } from '@/core/sheet/replanSheet';
 import { rungNow } from '@/core/sheet/rungNow';
+import { nextRoundOf, rechecks } from '@/core/sheet/recheck';
 import { sheetOf } from '@/core/sheet/sheetOf';
 import { partsToTag } from '@/core/sheet/sheetSteps';
 import { rulesBy } from '../rulesBy';
@@ -201,15 +202,20 @@ export const stepFacts = {
     }),
   }),
 
-  'gate-judged': define<{ readonly stepId: string; readonly hasPassed: boolean }>({
+  /** A gate passed, or not; then perhaps with the operation that is taken out again to look for the fault. */
+  'gate-judged': define<{ readonly stepId: string; readonly hasPassed: boolean; readonly redo?: string }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: on(stepAtHand, ({ unit, sheet, step }, fact) => {
+    effect: on(stepAtHand, (found, fact) => {
+      const { unit, sheet, step } = found;
+      const { hasPassed, redo } = fact.payload;
       if (step.leg !== 'gate') return refuse('step-not-next', { tag: unit.tag });
-      // A failed gate is a fact in the log and leaves the sheet where it is: nothing after it may be done.
-      const after = fact.payload.hasPassed ? advance(unit, sheet, step.id) : unit;
-      return accept([unitChange(unit, after)]);
+      if (hasPassed) return accept([unitChange(unit, advance(unit, sheet, step.id))]);
+      // Noted only, it is a fact in the log and leaves the sheet where it is: nothing after it may be done.
+      if (redo === undefined) return accept([unitChange(unit, unit)]);
+      const after = lookAgain(found, redo);
+      return after.ok ? accept([unitChange(unit, after.value)]) : after;
     }),
   }),
 };
@@ -238,4 +244,18 @@ function endOtherwise(
   const planned = sheetOf(model, unit, anew);
   if (!planned.ok) return planned;
   return accept(handOn({ ...unit, timer: null, sheet: { ...anew, stepIds: planned.value.steps.map(({ id }) => id) } }));
+}
+
+/** The sheet goes back to what made the fault, if that is on the path of the gate, and comes to the gate again. */
+function lookAgain({ unit, model, sheet, steps, step }: StepAtHand, operationId: string): Outcome<Unit> {
+  if (!rechecks(model, steps, sheet.doneStepIds, step).some((one) => one.operationId === operationId))
+    return refuse('bad-input', { field: 'redo', says: message('refusals.notOnPathOfGate') });
+  const anew = {
+    ...sheet,
+    redo: [...(sheet.redo ?? []), nextRoundOf(sheet.doneStepIds, operationId)],
+    kept: keptOf(steps, sheet),
+  };
+  const planned = sheetOf(model, unit, anew);
+  if (!planned.ok) return planned;
+  return accept({ ...unit, sheet: { ...anew, stepIds: planned.value.steps.map(({ id }) => id) } });
 }

@@ -71,7 +71,7 @@ export const triageFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: on(unitIn('triage', 'kept-apart'), (unit, { payload: { photo } }) =>
+    effect: on(unitIn('triage', 'kept-apart', 'teardown', 'rebuild'), (unit, { payload: { photo } }) =>
       accept([unitChange(unit, { ...unit, photos: [...unit.photos, photo] })]),
     ),
   }),

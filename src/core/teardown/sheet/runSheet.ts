@@ -49,6 +49,8 @@ export interface SheetRequest extends Situation {
   readonly barred?: readonly string[];
   /** Targets that have to come out once more, though they were out and are back in. */
   readonly again?: readonly string[];
+  /** Steps of the way out that are to be done once more, by their ids. */
+  readonly redo?: readonly string[];
   readonly keeping?: ScrewKeeping;
   /** What the screws of an operation owe the way back, by its id. */
   readonly screwsOwed?: ReadonlyMap<string, Debt>;
@@ -73,7 +75,10 @@ export function planRunSheet(written: Model, request: SheetRequest, rules: Sheet
   const model = modelBySchools(written, rules);
   const { findings, targets, kept = [] } = request;
   const { standing, existing, wanted, isAllowed } = restOf(model, request);
-  const chosen = chooseOperations(existing, wanted, (operation) => expectedMinutes(operation, findings), isAllowed);
+  const done = new Set(kept.map(({ stepId }) => stepId));
+  const must = (request.redo ?? []).filter((stepId) => !done.has(stepId)).map((stepId) => readStepId(stepId).id);
+  const minutesOf = (operation: Operation) => expectedMinutes(operation, findings);
+  const chosen = chooseOperations(existing, wanted, minutesOf, isAllowed, must);
   if (!chosen.ok) return chosen;
   const ids = new Set(chosen.value.ids);
   const last = standing.outNow.at(-1)?.operation;

@@ -12,6 +12,7 @@ import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { Question } from '../BenchKeys';
 import type { BenchProps } from '../benchProps';
 import { FoundDialog } from './FoundDialog';
+import { GateFailedDialog } from './GateFailedDialog';
 import { OtherwiseDialog } from './OtherwiseDialog';
 import { PartTroubleDialog } from './PartTroubleDialog';
 import { ResistDialog } from './ResistDialog';
@@ -46,6 +47,17 @@ export function BenchDialogs(props: BenchDialogsProps) {
   const { unit, model, shop, asks, onAsk, state, sheet, step, operation, policy, acts, replanning } = props;
   const close = () => onAsk(null);
   switch (asks) {
+    case 'gate':
+      return (
+        <GateFailedDialog
+          model={model}
+          sheet={sheet}
+          doneStepIds={state.doneStepIds}
+          step={step}
+          onFailed={(redo) => acts.judge(false, redo)}
+          onClose={close}
+        />
+      );
     case 'part':
       return (
         <PartTroubleDialog

@@ -71,7 +71,7 @@ export function PartTroubleDialog({ parts, onClose, onTrouble }: PartTroubleProp
                 <KeyButton
                   records
                   key={code}
-                  keyName={String((index + 1) % 10)}
+                  keyName={partKeys[index]}
                   label={defectNames[code]}
                   look="outline"
                   justifyContent="flex-start"

@@ -1,0 +1,53 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Unit, UnitPhoto } from '@/core/entities/entities';
+import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import { Section } from '@/ui/base/Section';
+import { TakePhoto } from '@/ui/photos/TakePhoto';
+import * as words from '@/words/catalogue/bench';
+
+/** How it lay before it was disturbed: taken on the way out by one key, shown again where it goes back. */
+export function StepPhotos({
+  unit,
+  step,
+  onTaken,
+}: {
+  readonly unit: Unit;
+  readonly step: SheetStep;
+  readonly onTaken: (photo: UnitPhoto) => void;
+}) {
+  const photos = unit.photos.filter(({ operationId }) => operationId !== undefined && operationId === step.operationId);
+  return (
+    <Section
+      title={words.photoOfThisPlace()}
+      note={photos.length > 0 ? words.takenAtOpening({ count: photos.length }) : undefined}
+    >
+      <Box pt="8px" display="grid" gap="8px">
+        {photos.map(({ id }) => {
+          const path = `/api/units/${unit.id}/photos/${id}`;
+          return (
+            <a key={id} href={path} target="_blank" rel="noreferrer">
+              {/* eslint-disable-next-line @next/next/no-img-element -- already small, and behind a sign-in */}
+              <img
+                src={path}
+                alt={words.asItLay()}
+                style={{ width: '100%', maxHeight: 190, objectFit: 'cover', borderRadius: 3 }}
+              />
+            </a>
+          );
+        })}
+        {step.leg === 'out' && (
+          <Box>
+            <TakePhoto
+              unit={unit}
+              about={undefined}
+              operationId={step.operationId ?? undefined}
+              keyName="y"
+              onTaken={onTaken}
+            />
+          </Box>
+        )}
+      </Box>
+    </Section>
+  );
+}
