@@ -6,6 +6,9 @@ import { isScrew } from '@/core/procedure/joints';
 import { screwName } from '@/core/procedure/drives';
 import { tighteningOrder } from '@/core/screws/tighteningOrder';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
+import { discard } from '@/core/screws/placeScrews';
+import { testNames } from '@/words/say/names';
+import { sayCue } from '@/words/say/sayHands';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { mm, openPdf } from './openPdf';
 import * as texts from '@/words/catalogue/papers';
@@ -104,19 +107,33 @@ function trayMap(document: PDFKit.PDFDocument, { cups, keeping, screwCount }: Ru
       .font('bold')
       .fontSize(11)
       .fillColor(ink)
-      .text(String(cup), mm(x + 2), mm(y + 1.2), { lineBreak: false });
+      .text(cup === discard ? texts.usedUp() : String(cup), mm(x + 2), mm(y + 1.2), { lineBreak: false });
     document
       .font('body')
       .fontSize(9)
-      .text(`${group.count} × ${screwName(group)}`, mm(x + 2), mm(y + 6.4), { lineBreak: false });
+      .text(`${group.count} × ${group.kind === 'cap' ? texts.caps() : screwName(group)}`, mm(x + 2), mm(y + 6.4), {
+        lineBreak: false,
+      });
   }
   return top + Math.ceil(cups.length / perRow) * 13 + 4;
 }
 
 const textWidth = mm(page.right - page.left - 16);
 
-function notesOf({ joints, cups, leg, wait, consumables, needsCertificate, tool, posture }: SheetStep): string {
+function notesOf({
+  joints,
+  cups,
+  leg,
+  wait,
+  consumables,
+  needsCertificate,
+  tool,
+  posture,
+  hands,
+  tests,
+}: SheetStep): string {
   const screws = joints.filter(isScrew);
+  const captive = screws.filter(({ isCaptive }) => isCaptive).length;
   const order = leg === 'back' ? tighteningOrder(screws) : [];
   const torque = [
     ...new Set(screws.flatMap((screw) => (screw.torqueNewtonCm ? [`${screw.torqueNewtonCm.aim} N·cm`] : []))),
@@ -124,7 +141,18 @@ function notesOf({ joints, cups, leg, wait, consumables, needsCertificate, tool,
   return [
     tool,
     ...(posture ? [posture] : []),
-    ...cups.map(({ cup, group }) => texts.cup({ count: group.count, group: screwName(group), cup })),
+    ...(hands?.helper === undefined ? [] : [texts.secondHand({ does: hands.helper })]),
+    ...cups.map(({ cup, group }) =>
+      texts.cup({
+        count: group.count,
+        group: group.kind === 'cap' ? texts.caps() : screwName(group),
+        cup,
+        isKept: cup === discard ? 'no' : 'yes',
+      }),
+    ),
+    ...(captive > 0 ? [texts.captive({ count: captive })] : []),
+    ...tests.map((test) => testNames[test]),
+    ...(hands?.cues ?? []).map(sayCue),
     ...(order.length > 1 ? [texts.startAllScrewsAlignThen()] : []),
     ...(leg === 'back' && torque.length > 0 ? [torque.join(', ')] : []),
     ...(wait ? [texts.minOn({ minutesValue: wait.minutes, fixture: wait.fixture, what: saySheet(wait.what) })] : []),

@@ -127,7 +127,7 @@ test('joints are placed on the drawing with arrows, in half millimetres, and the
   await press(page, 'ArrowRight', 'ArrowDown', 'ArrowDown');
   await says(page, 'at 8.5, 11 mm');
   await press(page, 'n');
-  await says(page, 'pl2, PH00 3 at 64, 10 mm');
+  await says(page, 'pl2, PH00 3.0 at 64, 10 mm');
   const svg = await page.$('[role=application] svg');
   const box = await svg?.boundingBox();
   if (!box) throw new Error('there is a drawing');
@@ -136,10 +136,10 @@ test('joints are placed on the drawing with arrows, in half millimetres, and the
   await page.mouse.down();
   await page.mouse.move(...at(50, 20), { steps: 4 });
   await page.mouse.up();
-  await says(page, 'pl2, PH00 3 at 50, 20 mm');
+  await says(page, 'pl2, PH00 3.0 at 50, 20 mm');
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await press(page, 'u');
-  await says(page, 'pl2, PH00 3 at 64, 10 mm');
+  await says(page, 'pl2, PH00 3.0 at 64, 10 mm');
 
   // A guide gives the torque in another unit; a force is asked about, and what was there stays.
   await fill(page, 'Torque of its screws', '0.5 kgf·cm');

@@ -13,7 +13,9 @@ export function proposedTargets(model: Model, unit: Subject, known: Knowledge, r
   const { howFar } = rules.schools;
   if (howFar === 'pays') return planHarvest(model, unit, known, rules)?.harvest.map(({ part }) => part) ?? [];
   const faulty = new Set(neededParts(model, unit).map(({ id }) => id));
-  const sound = defaultTargets(model, unit.configuration).filter((id) => !faulty.has(id));
+  // What seldom survives its way out is taken out only when it is bad already, and then nobody wants it.
+  const spared = new Set(model.parts.flatMap(({ id, seldomSurvives }) => (seldomSurvives === undefined ? [] : [id])));
+  const sound = defaultTargets(model, unit.configuration).filter((id) => !faulty.has(id) && !spared.has(id));
   if (howFar === 'everything') return sound;
   const lacked = new Set(
     model.parts.filter(({ interchange }) => known.lacking[interchange] !== undefined).map(({ id }) => id),

@@ -22,7 +22,7 @@ export const tray = () => l`Tray`;
 export const mat = () => l`Mat`;
 export const piles = () => l`Piles`;
 export const screws = (d: { holder: Text; screwCount: number }) => l`${d.holder}: ${plural(d.screwCount, 0, { "one": l`${number(d.screwCount)} screw`, "other": l`${number(d.screwCount)} screws` })}`;
-export const cup = (d: { count: Text; group: Text; cup: Text }) => l`${d.count} × ${d.group}, cup ${d.cup}`;
+export const cup = (d: { count: Text; group: Text; isKept: string; cup: Text }) => l`${d.count} × ${d.group}${select(d.isKept, { "no": l`, to the discard`, "other": l`, cup ${d.cup}` })}`;
 export const startAllScrewsAlignThen = () => l`start all screws, align, then tighten in order`;
 export const minOn = (d: { minutesValue: Text; fixture: Text; what: Text }) => l`${d.minutesValue} min on the ${d.fixture}: ${d.what}`;
 export const onlyForCertifiedPeople = () => l`only for certified people`;
@@ -42,3 +42,7 @@ export const promisedAnd = (d: { promised: Text; what: Text }) => l`${d.promised
 export const promisedAndCame = (d: { promised: Text; what: Text; came: Text }) => l`${d.promised} ${d.what}: ${d.came}`;
 export const renew = (d: { count: Text; name: Text }) => l`renew ${d.count} × ${d.name}`;
 export const runSheetTitle = (d: { maker: Text; name: Text; revision: Text; kind: string }) => l`${d.maker} ${d.name}, revision ${d.revision}: ${select(d.kind, { "teardown": l`donor`, "other": l`rebuild` })}`;
+export const secondHand = (d: { does: Text }) => l`second hand: ${d.does}`;
+export const caps = () => l`caps`;
+export const captive = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} screw stays in its part`, "other": l`${number(d.count)} screws stay in their part` })}`;
+export const usedUp = () => l`used up`;

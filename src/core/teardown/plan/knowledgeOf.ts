@@ -1,6 +1,7 @@
 import type { Found } from '@/core/findings/mark';
 import { capIn, cappedMix, oddsIn } from '@/core/findings/partHarm';
 import type { Model } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { ResistanceCount } from '../policy/learnedOdds';
 import { priceOfPart, worthToday, type Market } from '../worth/partWorth';
@@ -44,9 +45,17 @@ export function knowledgeOf(
     if (price === undefined) return [];
     const seen = shares[part.id];
     const known = seen ?? unseen;
-    const odds = cap === 'X' ? 0 : oddsIn(model, part, found);
+    const odds = cap === 'X' ? 0 : oddsIn(model, part, found) * (seen ? 1 : survivalOf(model, part));
     const [share, low, high] = [known.share * odds, known.low * odds, known.high * odds];
     const soundCents = worthToday(price, market[part.interchange] ?? { stock: 0, usedPerMonth: null }, rules);
     return [{ part: part.id, soundCents, chance: share, lowChance: low, highChance: high, isSeen: seen !== undefined }];
   });
 }
+
+/** How often a part that its author says seldom survives comes out whole, where no risk says it and no log: ours. */
+const seldom = 0.25;
+
+const survivalOf = ({ operations }: Model, { id, seldomSurvives }: ModelPart): number =>
+  seldomSurvives === undefined || operations.some(({ risks = [] }) => risks.some(({ part }) => part === id))
+    ? 1
+    : seldom;

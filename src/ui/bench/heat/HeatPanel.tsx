@@ -17,6 +17,8 @@ import { HeatChart } from './HeatChart';
 import { HeatStretches } from './HeatStretches';
 import { sayPlan } from './heatWords';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
+import { capital } from '@/words/format';
+import { sayHeat } from '@/words/say/sayHands';
 import * as words from '@/words/catalogue/benchLater';
 
 /** A fit from fewer readings swings too much to be told. */
@@ -77,6 +79,7 @@ export function HeatPanel({ model, operation, outParts, beganAt, isTimed }: Heat
     >
       <Box pt="10px" display="grid" gap="8px">
         <Box>{sayPlan(plan, goal)}</Box>
+        {operation.heat?.setting && <Box fontWeight="600">{capital(sayHeat(operation.heat))}.</Box>}
         {live && (
           <Box color="action" fontWeight="600" role="status">
             {words.byProbeWarms({
