@@ -5,6 +5,7 @@ import type { Model } from '@/core/procedure/model';
 import { completionsFor } from './completions';
 import { emptyModel } from './emptyModel';
 import { emptyLine, lineOf, writeLine, type OperationLine } from './operationLine';
+import { makeScrews, readScrews } from './parseJoints';
 import { guessCategory, guessToolKind, idFrom } from './words';
 import { say } from '@/words/catalogue/core/opening';
 
@@ -181,5 +182,31 @@ describe('what is guessed from words', () => {
     expect(idFrom('Übergröße & Co.', new Set())).toBe('ubergro-e-co');
     expect(idFrom('a', new Set(['a', 'a-2']))).toBe('a-3');
     expect(idFrom('!!!', new Set())).toBe('x');
+  });
+});
+
+describe('screws as they are written', () => {
+  test.each<[string, ReturnType<typeof readScrews>]>([
+    ['4 PH00 3.0', { drive: 'PH00', lengthMm: 3, count: 4 }],
+    ['4 x PH00 3,5', { drive: 'PH00', lengthMm: 3.5, count: 4 }],
+    ['21 PH00', { drive: 'PH00', count: 21 }],
+    ['PH0', { drive: 'PH0', count: 1 }],
+    ['2 ph0 5', { drive: 'PH0', lengthMm: 5, count: 2 }],
+    ['3 H1.5 4', { drive: 'H1.5', lengthMm: 4, count: 3 }],
+    ['2 TH6', { drive: 'TH6', count: 2 }],
+    ['4 XZ9', { drive: 'XZ9', count: 4 }],
+    ['XZ9', undefined],
+    ['plug battery', undefined],
+    ['0 PH00 3', undefined],
+    ['PH00 0', undefined],
+  ])('%s', (text, read) => {
+    expect(readScrews(text)).toEqual(read);
+  });
+
+  test('what was not measured stays unknown on the drawing', () => {
+    const face = { id: 'f', name: 'F', widthMm: 60, heightMm: 120, cornerMm: 4, outlines: [], keepOut: [] };
+    const [first] = makeScrews({ drive: 'PH00', count: 2 }, face, [], []);
+    expect(first).toMatchObject({ kind: 'screw', drive: 'PH00' });
+    for (const field of ['lengthMm', 'diameterMm', 'depthMm']) expect(first).not.toHaveProperty(field);
   });
 });

@@ -12,7 +12,8 @@ export interface ScrewCount {
   readonly count: number;
 }
 
-const times = /\s*[x×]\s*|\s+/.source;
+// A space before a cross: “4 XZ9” is a drive, “4 x PH00” a count.
+const times = /\s+|\s*[x×]\s*/.source;
 const screwPattern = new RegExp(
   `^(?:(\\d{1,2})(?:${times})?)?([a-z]{1,5}\\d{0,4}(?:\\.\\d)?)(?:(?:${times})(\\d{1,2}(?:[.,]\\d)?))?$`,
   'i',

@@ -56,7 +56,10 @@ describe('placesOf', () => {
     expect(places[1]?.chance).toBeGreaterThan(0);
     // A depth that is known still warns, though the length is not.
     const shallow = { ...unmeasured, depthMm: (depthMm as number) / 4 };
-    expect(placesOf(reading, [shallow], none)[0]).toMatchObject({ wouldHurt: true, unknown: ['lengthMm', 'diameterMm'] });
+    expect(placesOf(reading, [shallow], none)[0]).toMatchObject({
+      wouldHurt: true,
+      unknown: ['lengthMm', 'diameterMm'],
+    });
   });
 
   test('a captive screw cannot have come loose, and its hole may still be hurt', () => {

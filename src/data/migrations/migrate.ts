@@ -162,8 +162,7 @@ const migrations: readonly Migration[] = [
   {
     // A screw of a log names its drive. A quote inside of a typed text has a backslash before it and is left alone.
     name: '059_drives_of_logs',
-    up: (db) =>
-      db('opening_entries').update({ entry: db.raw(`replace(entry, ?, ?)`, ['"head":', '"drive":']) }),
+    up: (db) => db('opening_entries').update({ entry: db.raw(`replace(entry, ?, ?)`, ['"head":', '"drive":']) }),
   },
 ];
 
