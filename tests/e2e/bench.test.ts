@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { demoPeople } from '../../scripts/demo/people';
-import { Bench, go, heading, pause, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { Bench, go, heading, pause, press, says, settled, text, untilStep, watchTrouble } from '../support/e2e';
 import { shippedModels } from '../support/models';
 import { makeDonor } from '../support/makeUnits';
 
@@ -17,18 +17,6 @@ const named = (name: string) => {
   return model;
 };
 
-/** Does one step after the other until the sheet asks for this one; waits are not timed. */
-async function until(page: Page, words: RegExp): Promise<void> {
-  for (let steps = 0; steps < 40; steps += 1) {
-    const now = await heading(page);
-    if (words.test(now)) return;
-    const key = (await page.$('nav[aria-label="Actions"] [aria-keyshortcuts="d"]')) ? 'd' : 'space';
-    await press(page, key);
-    await page.waitForFunction((before) => document.querySelector('h1')?.textContent?.trim() !== before, {}, now);
-  }
-  throw new Error(`the sheet never came to ${String(words)}`);
-}
-
 async function onSheet(page: Page, model: string): Promise<string> {
   const { tag } = await makeDonor(page, named(model));
   await go(page, bench.url, `/bench/${tag}`);
@@ -42,7 +30,7 @@ test('a wait rings on every screen, outlives a reload and another browser, and l
   const page = await bench.signIn('Imke R.');
   const troubles = watchTrouble(page);
   const tag = await onSheet(page, 'Lantern 5');
-  await until(page, /Warm the edge/);
+  await untilStep(page, /Warm the edge/);
   await press(page, 'space');
   await says(page, /3:5\d/);
   await settled(page);
@@ -81,7 +69,7 @@ test('a wait rings on every screen, outlives a reload and another browser, and l
 test('a swollen cell stops the sheet; a technician fetches a lead’s word, wrong PINs are told, and the cell goes to its place', async () => {
   const page = await bench.signIn('Imke R.');
   const tag = await onSheet(page, 'Lantern 5');
-  await until(page, /battery strip/i);
+  await untilStep(page, /battery strip/i);
   await press(page, 'g', '4');
   await says(page, 'Stop: the battery is swollen');
   await press(page, 'space');
@@ -123,7 +111,7 @@ test('it went otherwise: a torn foil, a step skipped, a note, a break; each by a
   await page.waitForSelector('dialog input');
   await press(page, 'Escape');
   await page.waitForFunction(() => document.querySelector('dialog') === null);
-  await until(page, /foil/i);
+  await untilStep(page, /foil/i);
   await press(page, 'o');
   await says(page, /It tears across \(30 %\)/);
   await press(page, '1');
@@ -148,7 +136,7 @@ test('it went otherwise: a torn foil, a step skipped, a note, a break; each by a
 test('solvent in the air locks the heat, and the sheet says for how long', async () => {
   const page = await bench.signIn('Petra L.');
   await onSheet(page, 'Sedge 8');
-  await until(page, /Warm the front frame/);
+  await untilStep(page, /Warm the front frame/);
   await says(page, 'No heat yet');
   const before = await heading(page);
   await press(page, (await page.$('[aria-keyshortcuts="d"]')) ? 'd' : 'space');
@@ -159,7 +147,7 @@ test('solvent in the air locks the heat, and the sheet says for how long', async
 test('a step for certified people asks whoever has not rehearsed it to do so first', async () => {
   const page = await bench.signIn('Oskar V.');
   await onSheet(page, 'Reed 2');
-  await until(page, /Unsolder the buzzer/);
+  await untilStep(page, /Unsolder the buzzer/);
   await says(page, 'You have not passed its rehearsal');
   await press(page, 'space');
   await page.waitForFunction(() => location.pathname === '/models/brinewell-reed-2/rehearse');

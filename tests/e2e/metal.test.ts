@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { projectRoot } from '../../scripts/support/home';
-import { Bench, go, heading, press, says, settled } from '../support/e2e';
+import { Bench, go, heading, press, says, settled, untilStep } from '../support/e2e';
 import { makeDonor } from '../support/makeUnits';
 import { shippedModels } from '../support/models';
 import { beginDraft, fill, saved } from '../support/ownModel';
@@ -16,18 +16,6 @@ beforeAll(async () => {
 afterAll(() => bench.close());
 
 const named = (name: string) => shippedModels.find((model) => model.name === name) as Model;
-
-/** Does one step after the other until the sheet asks for this one; waits are not timed. */
-async function until(page: Page, words: RegExp): Promise<void> {
-  for (let steps = 0; steps < 50; steps += 1) {
-    const now = await heading(page);
-    if (words.test(now)) return;
-    const key = (await page.$('nav[aria-label="Actions"] [aria-keyshortcuts="d"]')) ? 'd' : 'space';
-    await press(page, key);
-    await page.waitForFunction((before) => document.querySelector('h1')?.textContent?.trim() !== before, {}, now);
-  }
-  throw new Error(`the sheet never came to ${String(words)}`);
-}
 
 /** Pixels for a millimetre in the drawings of the step: the face beside, and the place of work. */
 const scales = (page: Page) =>
@@ -42,7 +30,7 @@ test('what the author wrote is at the hands: the place of work close up, cues, t
   const { tag } = await makeDonor(page, named('Lantern 5'));
   await go(page, bench.url, `/bench/${tag}`);
   await press(page, 'a', 'space');
-  await until(page, /Lift the battery plug/);
+  await untilStep(page, /Lift the battery plug/);
   await settled(page);
   await page.waitForSelector('[data-testid="close-up"]');
   const [whole, close] = await scales(page);
@@ -57,7 +45,7 @@ test('what the author wrote is at the hands: the place of work close up, cues, t
   writeFileSync(file, 'not a picture');
   await input.uploadFile(file);
   await says(page, 'not a picture: choose another');
-  await until(page, /Lift the board out/);
+  await untilStep(page, /Lift the board out/);
   await says(page, 'As it comes free');
   await says(page, 'Antistatic bag');
 });
@@ -68,13 +56,13 @@ test('a gate names its tests; one that fails says what to check, leads back to i
   const path = await page.$$eval('a[href^="/bench/"]', (links) => links.map((link) => link.getAttribute('href')));
   await go(page, bench.url, path[0] ?? '/bench/U-0747');
   if (!/\S/.test(await heading(page))) throw new Error('no sheet');
-  await until(page, /^Gate: test/);
+  await untilStep(page, /^Gate: test/);
   await says(page, 'Prove each');
   await press(page, 'n');
   await says(page, 'Not passed: what to check');
   await press(page, '1');
   await page.waitForFunction(() => !document.querySelector('h1')?.textContent?.startsWith('Gate'));
-  await until(page, /^Gate: test/);
+  await untilStep(page, /^Gate: test/);
   await press(page, 'n', 'n');
   // Only noted: it stays at the gate.
   expect(await heading(page)).toMatch(/^Gate: test/);

@@ -128,3 +128,15 @@ export async function write(page: Page, name: string, value: string): Promise<vo
 
 export const valueOf = (page: Page, name: string): Promise<string> =>
   page.$eval(fieldOf(name), (input) => (input as HTMLInputElement).value);
+
+/** Does one step after the other until the sheet asks for this one; waits are not timed. */
+export async function untilStep(page: Page, words: RegExp): Promise<void> {
+  for (let steps = 0; steps < 50; steps += 1) {
+    const now = await heading(page);
+    if (words.test(now)) return;
+    const key = (await page.$('nav[aria-label="Actions"] [aria-keyshortcuts="d"]')) ? 'd' : 'space';
+    await press(page, key);
+    await page.waitForFunction((before) => document.querySelector('h1')?.textContent?.trim() !== before, {}, now);
+  }
+  throw new Error(`the sheet never came to ${String(words)}`);
+}
