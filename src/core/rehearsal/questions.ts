@@ -2,7 +2,7 @@ import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { clausesOf, isReady } from '@/core/procedure/situation';
 import { screwName } from '@/core/procedure/drives';
-import type { Cup } from '@/core/screws/placeScrews';
+import { discard, type Cup } from '@/core/screws/placeScrews';
 import type { Chance } from '@/core/shared/chance';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
@@ -118,9 +118,11 @@ function toolQuestion(model: Model, step: SheetStep, chance: Chance): Question |
 }
 
 function cupQuestion({ cups, keeping }: RunSheet, step: SheetStep, chance: Chance): Question | null {
-  const [own] = step.cups;
+  // Caps and what is thrown away are no question: they look like nothing else.
+  const isAsked = ({ cup, group }: Cup) => group.kind === 'screw' && cup !== discard;
+  const own = step.cups.find(isAsked);
   if (!own || keeping !== 'tray') return null;
-  const others = cups.filter(({ cup }) => cup !== own.cup);
+  const others = cups.filter((other) => isAsked(other) && other.cup !== own.cup);
   if (others.length === 0) return null;
   return {
     item: `cup:${step.operationId}`,

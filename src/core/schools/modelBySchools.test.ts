@@ -149,7 +149,10 @@ describe('modelBySchools', () => {
           const before = model.operations[at] as Operation;
           expect(operation.heat?.source).toBe(before.heat && source);
           expect(operation.heat?.celsius).toBe(before.heat?.celsius);
-          if (!before.heat) expect(operation).toBe(before);
+          // Also what is warmed when it resists, and on the way back.
+          const others = [...(operation.ladder?.rungs ?? []), operation.back].flatMap((work) => work?.heat ?? []);
+          for (const heat of others) expect(heat.source).toBe(source);
+          if (!before.heat && others.length === 0) expect(operation).toBe(before);
         });
       }
     }

@@ -1,6 +1,6 @@
 import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
-import type { Minutes, Operation } from '@/core/procedure/operations';
+import type { Heat, Minutes, Operation } from '@/core/procedure/operations';
 import type { HeatSource, ToolKind } from '@/core/procedure/vocabulary';
 import { message } from '@/core/shared/message';
 import { gluedBy } from './gluing';
@@ -89,9 +89,22 @@ const asTool = (source: HeatSource): string => source.charAt(0).toUpperCase() + 
 
 /** The same surface, as warm, by another heater; the heat plan follows from it. */
 function warmedBy(source: Schools['warming'], operation: Operation): Operation {
-  const { heat, tool } = operation;
-  if (source === 'as-written' || !heat || heat.source === source) return operation;
-  return { ...operation, heat: { ...heat, source }, tool: tool === asTool(heat.source) ? asTool(source) : tool };
+  const { ladder, back } = operation;
+  const isWarmed = [operation, ...(ladder?.rungs ?? []), back].some((work) => work?.heat !== undefined);
+  if (source === 'as-written' || !isWarmed) return operation;
+  return {
+    ...warmed(source, operation),
+    ...(ladder && { ladder: { ...ladder, rungs: ladder.rungs.map((rung) => warmed(source, rung)) } }),
+    back: back && warmed(source, back),
+  };
+}
+
+function warmed<T extends { readonly heat?: Heat; readonly tool?: string }>(source: HeatSource, work: T): T {
+  const { heat, tool } = work;
+  if (!heat || heat.source === source) return work;
+  // The heater's own dial is not the other's.
+  const { setting: _, ...same } = heat;
+  return { ...work, heat: { ...same, source }, tool: tool === asTool(heat.source) ? asTool(source) : tool };
 }
 
 /** A step that glues: it seals, and what it uses up is one thing, which is its adhesive. */

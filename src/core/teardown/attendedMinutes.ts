@@ -18,19 +18,24 @@ export function attendedMinutes(operation: Operation, findings: readonly Finding
 /** The mean of a triangle of low, likely and high. */
 export const meanMinutes = ({ low, likely, high }: Minutes): number => (low + likely + high) / 3;
 
-/** Expected attended minutes: each way the operation can end, with its chance and its own minutes. */
+/**
+ * Expected attended minutes: each way the operation can end, with its chance and its own minutes, and what is done between
+ * its waits.
+ */
 export function expectedMinutes(operation: Operation, findings: readonly Finding[]): number {
   const usual = meanMinutes(attendedMinutes(operation, findings));
-  const { ends } = operation;
-  if (!ends || ends.length === 0) return usual;
-  return ends.reduce((sum, { chance, minutes }) => sum + chance * (minutes ? meanMinutes(minutes) : usual), 0);
+  const { ends, waits = [] } = operation;
+  // What hands do between its waits is done however it ends.
+  const between = waits.reduce((sum, { first }) => sum + (first ? meanMinutes(first.minutes) : 0), 0);
+  if (!ends || ends.length === 0) return usual + between;
+  return ends.reduce((sum, { chance, minutes }) => sum + chance * (minutes ? meanMinutes(minutes) : usual), between);
 }
 
 /** Variance of the attended minutes, the ends included. */
 export function minutesVariance(operation: Operation, findings: readonly Finding[]): number {
   const usual = attendedMinutes(operation, findings);
   const ends = operation.ends?.length ? operation.ends : [{ chance: 1, minutes: undefined }];
-  const mean = expectedMinutes(operation, findings);
+  const mean = expectedMinutes({ ...operation, waits: undefined }, findings);
   return ends.reduce((sum, { chance, minutes }) => {
     const own = minutes ?? usual;
     return sum + chance * (triangleVariance(own) + (meanMinutes(own) - mean) ** 2);
