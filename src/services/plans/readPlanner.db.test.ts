@@ -73,30 +73,34 @@ describe('readPlanner', () => {
   });
 
   test('what a joint’s ways came to is what anybody counts from the log by hand', async () => {
-    const about = new Map<string, { rung: number; isDone: boolean }>();
-    const units = new Set(
-      ((await scratch.db('units').where({ model_id: lantern }).select('id')) as { id: string }[]).map(({ id }) => id),
-    );
-    for (const { type, subjectId, payload } of log) {
-      if (!units.has(subjectId) || (type !== 'step-done' && type !== 'step-resisted')) continue;
-      const { stepId, rung = 0 } = payload as Fact<'step-resisted'>['payload'];
-      if (!stepId.startsWith('out:')) continue;
-      const before = about.get(`${subjectId} ${stepId}`) ?? { rung: 0, isDone: false };
-      about.set(`${subjectId} ${stepId}`, {
-        rung: Math.max(before.rung, rung),
-        isDone: before.isDone || type === 'step-done',
-      });
+    let tried = 0;
+    for (const { id } of await newestModels(scratch.db)) {
+      const about = new Map<string, { rung: number; isDone: boolean }>();
+      const units = new Set(
+        ((await scratch.db('units').where({ model_id: id }).select('id')) as { id: string }[]).map((unit) => unit.id),
+      );
+      for (const { type, subjectId, payload } of log) {
+        if (!units.has(subjectId) || (type !== 'step-done' && type !== 'step-resisted')) continue;
+        const { stepId, rung = 0 } = payload as Fact<'step-resisted'>['payload'];
+        if (!stepId.startsWith('out:')) continue;
+        const before = about.get(`${subjectId} ${stepId}`) ?? { rung: 0, isDone: false };
+        about.set(`${subjectId} ${stepId}`, {
+          rung: Math.max(before.rung, rung),
+          isDone: before.isDone || type === 'step-done',
+        });
+      }
+      const byHand = new Map<string, number>();
+      for (const [key, { rung, isDone }] of about) {
+        const name = `${readStepId(key.split(' ')[1] as string).id} ${rung} ${isDone}`;
+        byHand.set(name, (byHand.get(name) ?? 0) + 1);
+      }
+      const counts = await resistanceCounts(scratch.db, id);
+      expect(Object.fromEntries(counts.map((c) => [`${c.operationId} ${c.rung} ${c.hasYielded}`, c.count]))).toEqual(
+        Object.fromEntries(byHand),
+      );
+      tried += counts.filter(({ rung }) => rung > 0).length;
     }
-    const byHand = new Map<string, number>();
-    for (const [key, { rung, isDone }] of about) {
-      const name = `${readStepId(key.split(' ')[1] as string).id} ${rung} ${isDone}`;
-      byHand.set(name, (byHand.get(name) ?? 0) + 1);
-    }
-    const counts = await resistanceCounts(scratch.db, lantern);
-    expect(Object.fromEntries(counts.map((c) => [`${c.operationId} ${c.rung} ${c.hasYielded}`, c.count]))).toEqual(
-      Object.fromEntries(byHand),
-    );
-    expect(counts.some(({ rung }) => rung > 0)).toBe(true);
+    expect(tried).toBeGreaterThan(0);
   });
 
   test('the demo’s history is the simulator’s: nothing broke that the models do not put at risk', async () => {
