@@ -182,7 +182,7 @@ test('a newcomer imports the model of the documentation page and sees it drawn a
   const documentation = readFileSync(join(__dirname, '../../docs/formats/model.md'), 'utf8');
   const example = /```json\n([\s\S]*?)```/.exec(documentation)?.[1] ?? '';
   await go(page, bench.url, '/models');
-  await choose(page, 'faulty.json', example.replace('"opens": ["s1"]', '"opens": ["s9"]'));
+  await choose(page, 'faulty.json', example.replace('"opens": ["s1", ', '"opens": ["s9", '));
   await says(page, 'There is no joint “s9”');
   await says(page, 'Preview only; nothing has been saved yet.');
   await press(page, 'Escape');

@@ -9,9 +9,13 @@ import * as vocabulary from '@/core/procedure/vocabulary';
 import { shortDay } from '@/words/format';
 import { shippedModels } from './models';
 
-/** Parts of models are called this, and so are categories. */
+/** Parts of models, and what is drawn on their faces, are called this, and so are categories. */
 const isPartName = (code: string): boolean =>
-  shippedModels.some(({ parts }) => parts.some(({ name }) => name.toLowerCase() === code));
+  shippedModels.some(
+    ({ parts, faces }) =>
+      parts.some(({ name }) => name.toLowerCase() === code) ||
+      faces.some(({ outlines }) => outlines.some(({ label }) => label.toLowerCase() === code)),
+  );
 
 /** What the core calls its things. A screen that shows one of these by itself has not asked for its name. */
 const codes: ReadonlySet<string> = new Set(

@@ -310,12 +310,39 @@ describe('what a step that warms asks', () => {
     expect(names(['cell'])).toEqual(['glass', 'adhesive', 'plastic']);
   });
 
+  test.each(
+    shippedModels.flatMap((model) =>
+      model.operations.flatMap((operation) =>
+        operation.heat?.layers ? [[`${model.name}, ${operation.id}`, model, operation] as const] : [],
+      ),
+    ),
+  )('cutting every layer once more changes nothing: %s', (_name, model, operation) => {
+    const question = heatQuestion(model, operation, 22);
+    if (!question || !operation.heat?.layers) throw new Error('no question');
+    const { stack, heater, goal } = question;
+    const uncut = { ...goal, limitCelsius: 500, toCelsius: 500 };
+    const seconds = heatPlan(stack, heater, uncut).readySeconds;
+    const eight = operation.heat.layers.map(() => 8);
+    const layers = layersOf(operation.heat.layers, eight);
+    const fine = {
+      ...stack,
+      layers,
+      adhesive: layers.findLastIndex(({ name }) => name === 'adhesive'),
+      adhesiveLayers: 8,
+      cell: layers.length - 1,
+    };
+    const finer = heatPlan(fine, heater, uncut).readySeconds;
+    expect(Math.abs(seconds - finer)).toBeLessThanOrEqual(Math.max(3, 0.03 * finer));
+    // Few layers are cut, so that the plan is there at once.
+    expect(stack.layers.length).toBeLessThanOrEqual(28);
+  });
+
   test('soft through: the far side of the adhesive, against an explicit grid of a hundredth of a millimetre', () => {
     const question = ask(['shield', 'cell']);
     const plan = heatPlan(question.stack, question.heater, { ...question.goal, limitCelsius: 500, toCelsius: 500 });
     expect(Math.abs(plan.readySeconds - explicitSeconds(0.8, 0.4, question.heater, 60))).toBeLessThanOrEqual(2);
     // One node for the whole adhesive is early.
-    const coarse = { ...question.stack, layers: layersOf(stackedGlass, 1), adhesive: 1, adhesiveLayers: 1, cell: 1 };
+    const coarse = { ...question.stack, layers: layersOf(stackedGlass), adhesive: 1, adhesiveLayers: 1, cell: 1 };
     const early = heatPlan(coarse, question.heater, { ...question.goal, limitCelsius: 500, toCelsius: 500 });
     expect(early.readySeconds).toBeLessThan(plan.readySeconds);
   });

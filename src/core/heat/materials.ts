@@ -39,13 +39,14 @@ const innerLoss = 11;
  * conducts. Air keeps no heat worth counting, so it is a resistance between its neighbours.
  *
  * @param whole    from the outside in, at least one that is not air; millimetres
- * @param parts    into how many each layer is cut: the more, the nearer to what really goes on inside of it
+ * @param parts    into how many each layer is cut, by its place: the more, the nearer to what really goes on inside of it
  * @throws RangeError for layers that cannot be
  */
-export function layersOf(whole: readonly StackedLayer[], parts = 1): readonly HeatLayer[] {
-  const stacked = whole.flatMap(({ material, mm }): StackedLayer[] =>
-    material === 'air' ? [{ material, mm }] : Array.from({ length: parts }, () => ({ material, mm: mm / parts })),
-  );
+export function layersOf(whole: readonly StackedLayer[], parts: readonly number[] = []): readonly HeatLayer[] {
+  const stacked = whole.flatMap(({ material, mm }, at): StackedLayer[] => {
+    const count = material === 'air' ? 1 : (parts[at] ?? 1);
+    return Array.from({ length: count }, () => ({ material, mm: mm / count }));
+  });
   if (stacked.some(({ mm }) => !(mm > 0))) throw new RangeError('layersOf: a layer has no thickness');
   const solid = stacked.flatMap(({ material }, at) => (material === 'air' ? [] : [at]));
   if (solid.length === 0) throw new RangeError('layersOf: nothing but air');

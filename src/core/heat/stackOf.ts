@@ -3,7 +3,8 @@ import type { Heat, Operation } from '@/core/procedure/operations';
 import type { HeatSource } from '@/core/procedure/vocabulary';
 import type { HeatGoal } from './heatPlan';
 import { layersOf } from './materials';
-import { atRest, coldestAdhesive, networkStep, type Heater, type HeatStack } from './thermalNetwork';
+import { multiply, type Matrix } from './matrixExponential';
+import { advanced, atRest, coldestAdhesive, stepMatrix, type Heater, type HeatStack } from './thermalNetwork';
 
 /** How well each source couples to a cover, W/K for a square metre: guesses, which a probe corrects. */
 const couplings: Readonly<Record<HeatSource, number>> = { 'hot plate': 70, 'hot air': 65, dryer: 45 };
@@ -55,7 +56,7 @@ export function heatQuestion(
   const heater = { celsius: heat.celsius, coupling: couplings[heat.source] };
   const fromCelsius = heat.softCelsius ?? heat.celsius - windowKelvin;
   return {
-    stack: fineStack(stacked, ambientCelsius, heater, fromCelsius),
+    stack: knownStack(stacked, ambientCelsius, heater, fromCelsius),
     isOwnStack: heat.layers !== undefined,
     heater,
     goal: {
@@ -81,48 +82,83 @@ function layersNow(
   return here.slice(0, inmost + 1);
 }
 
-const finest = 16;
-/** Halving layers that changes the time until the adhesive is soft by no more than this changes nothing. */
-const sameSeconds = 1;
+/** Stacks that were cut: a step asks again whenever it is drawn. */
+const known = new Map<string, HeatStack>();
+const mostKnown = 32;
 
-/** Layers cut so fine that halving them once more changes nothing: the adhesive has a gradient, and its far side lags. */
+function knownStack(...asked: Parameters<typeof fineStack>): HeatStack {
+  const key = JSON.stringify(asked);
+  const before = known.get(key);
+  if (before) return before;
+  if (known.size >= mostKnown) known.clear();
+  const stack = fineStack(...asked);
+  known.set(key, stack);
+  return stack;
+}
+
+const finest = 16;
+/** Halving layers that changes the time until the adhesive is soft by no more than this share changes nothing. */
+const sameShare = 0.006;
+
+/**
+ * Layers cut so fine that halving them once more changes nothing: the adhesive has a gradient, and its far side lags. The
+ * one layer whose halving changes most is halved next, so that few are cut and the network stays small.
+ */
 function fineStack(
   stacked: NonNullable<Heat['layers']>,
   ambientCelsius: number,
   heater: Heater,
   softCelsius: number,
 ): HeatStack {
-  let stack = cutInto(stacked, 1, ambientCelsius);
-  let seconds = secondsUntilSoft(stack, heater, softCelsius);
-  for (let parts = 2; parts <= finest; parts *= 2) {
-    const finer = cutInto(stacked, parts, ambientCelsius);
-    const finerSeconds = secondsUntilSoft(finer, heater, softCelsius);
-    const isSame = Math.abs(finerSeconds - seconds) <= sameSeconds;
-    [stack, seconds] = [finer, finerSeconds];
-    if (isSame) break;
+  const parts = stacked.map(() => 1);
+  const secondsOf = (cut: readonly number[]) =>
+    secondsUntilSoft(cutInto(stacked, cut, ambientCelsius), heater, softCelsius);
+  let seconds = secondsOf(parts);
+  for (;;) {
+    const halved = parts.flatMap((count, at) => {
+      if (stacked[at]?.material === 'air' || count >= finest) return [];
+      const cut = parts.map((own, other) => (other === at ? own * 2 : own));
+      return [{ at, change: Math.abs(secondsOf(cut) - seconds) }];
+    });
+    const most = halved.reduce((best, one) => (one.change > best.change ? one : best), { at: -1, change: 0 });
+    if (most.change <= Math.max(2 * stepSeconds, seconds * sameShare)) break;
+    parts[most.at] = (parts[most.at] as number) * 2;
+    seconds = secondsOf(parts);
   }
-  return stack;
+  return cutInto(stacked, parts, ambientCelsius);
 }
 
-function cutInto(stacked: NonNullable<Heat['layers']>, parts: number, ambientCelsius: number): HeatStack {
+function cutInto(stacked: NonNullable<Heat['layers']>, parts: readonly number[], ambientCelsius: number): HeatStack {
   const layers = layersOf(stacked, parts);
   return {
     layers,
     adhesive: layers.findLastIndex(({ name }) => name === 'adhesive'),
-    adhesiveLayers: parts,
-    cell: stacked.at(-1)?.material === 'cell' ? layers.length - parts : layers.length - 1,
+    adhesiveLayers: parts[stacked.findIndex(({ material }) => material === 'adhesive')] ?? 1,
+    cell: stacked.at(-1)?.material === 'cell' ? layers.length - (parts.at(-1) ?? 1) : layers.length - 1,
     ambientCelsius,
   };
 }
 
 const longestLook = 3600;
+const stepSeconds = 0.25;
+
+/**
+ * Seconds under the heater until the coldest of the adhesive is soft: what warms under one heater only gets warmer, so the
+ * longest stretch is found by halves, each matrix being the square of the one before.
+ */
 function secondsUntilSoft(stack: HeatStack, heater: Heater, softCelsius: number): number {
-  const on = networkStep(stack, heater, sameSeconds);
+  const steps: { readonly seconds: number; readonly matrix: Matrix }[] = [
+    { seconds: stepSeconds, matrix: stepMatrix(stack, heater, stepSeconds) },
+  ];
+  for (let last = steps[0]; last && last.seconds < longestLook / 2; last = steps.at(-1))
+    steps.push({ seconds: last.seconds * 2, matrix: multiply(last.matrix, last.matrix) });
   let now = atRest(stack);
   let seconds = 0;
-  while (coldestAdhesive(stack, now) < softCelsius && seconds < longestLook) {
-    now = on(now);
-    seconds += sameSeconds;
+  for (const step of steps.reverse()) {
+    const next = advanced(step.matrix, now);
+    if (coldestAdhesive(stack, next) >= softCelsius) continue;
+    now = next;
+    seconds += step.seconds;
   }
   return seconds;
 }

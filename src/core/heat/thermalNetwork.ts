@@ -47,11 +47,23 @@ export function networkStep(
   heater: Heater | null,
   seconds: number,
 ): (from: Temperatures) => Temperatures {
-  const step = matrixExponential(augmented(stack, heater).map((row) => row.map((value) => value * seconds)));
-  return (from) =>
-    from.map((_, row) =>
-      [...from, 1].reduce((sum, value, column) => sum + value * ((step[row] as number[])[column] as number), 0),
-    );
+  const step = stepMatrix(stack, heater, seconds);
+  return (from) => advanced(step, from);
+}
+
+/** The matrix of a step, with the constant drive as its last column: squared, it is that of a step twice as long. */
+export const stepMatrix = (stack: HeatStack, heater: Heater | null, seconds: number): Matrix =>
+  matrixExponential(augmented(stack, heater).map((row) => row.map((value) => value * seconds)));
+
+/** Temperatures after the step of a matrix. */
+export function advanced(step: Matrix, from: Temperatures): Temperatures {
+  const count = from.length;
+  return from.map((_, row) => {
+    const factors = step[row] as readonly number[];
+    let sum = factors[count] as number;
+    for (let column = 0; column < count; column += 1) sum += (from[column] as number) * (factors[column] as number);
+    return sum;
+  });
 }
 
 /** Rates of all layers, with the constant drive as one more column: d/dt (T, 1) = M (T, 1). */
