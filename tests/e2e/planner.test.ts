@@ -14,7 +14,7 @@ test('what pays, only some parts, and everything: each a plan with its order and
   await says(page, 'As a donor it pays to');
   await says(page, 'Pays from');
   const paying = await text(page);
-  expect(paying).toMatch(/\d+ of 21 steps, \d+ min hands-on/);
+  expect(paying).toMatch(/\d+ of 22 steps, \d+ min hands-on/);
 
   await press(page, 'v');
   await says(page, 'Taking everything out takes');
