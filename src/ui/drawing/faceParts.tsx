@@ -152,7 +152,7 @@ export function Fields({
 }
 
 /** What two boxes have in common; nothing wide or high where they do not meet. */
-function overlapOf(a: Box, b: Box): Box {
+export function overlapOf(a: Box, b: Box): Box {
   const [left, top] = [Math.max(a.xMm, b.xMm), Math.max(a.yMm, b.yMm)];
   const right = Math.min(a.xMm + a.widthMm, b.xMm + b.widthMm);
   const bottom = Math.min(a.yMm + a.heightMm, b.yMm + b.heightMm);

@@ -4,6 +4,7 @@ import { useRef } from 'react';
 import { marksOf } from '@/core/drafting/marks';
 import { Button } from '@/ui/base/Button';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
+import { StepWork } from '@/ui/drawing/StepWork';
 import * as words from '@/words/catalogue/editor';
 import { usePlacing, type PlacedOn } from './usePlacing';
 
@@ -39,27 +40,29 @@ export function PlacingDrawing(placed: PlacedOn) {
           model={shown}
           face={shown.faces.find(({ id }) => id === face.id) ?? face}
           joints={shown.joints.filter(({ id }) => operation?.opens.includes(id))}
-          hands={operation}
           wanted={operation?.frees}
           maxWidth={room.width}
           maxHeight={room.height}
-          overlay={(px) =>
-            [...marksOf(shown, face.id, operation?.id)].reverse().map((mark) => {
-              const [width, height] = [mark.widthMm ?? px(22), mark.heightMm ?? px(22)];
-              const isArea = mark.widthMm !== undefined;
-              return (
-                <Handle
-                  key={mark.id}
-                  isChosen={mark.id === chosen?.id ? 'yes' : 'no'}
-                  x={isArea ? mark.xMm : mark.xMm - width / 2}
-                  y={isArea ? mark.yMm : mark.yMm - height / 2}
-                  width={width}
-                  height={height}
-                  {...hands(mark)}
-                />
-              );
-            })
-          }
+          work={(drawn) => (
+            <>
+              <StepWork drawn={drawn} hands={operation} />
+              {[...marksOf(shown, face.id, operation?.id)].reverse().map((mark) => {
+                const [width, height] = [mark.widthMm ?? drawn.px(22), mark.heightMm ?? drawn.px(22)];
+                const isArea = mark.widthMm !== undefined;
+                return (
+                  <Handle
+                    key={mark.id}
+                    isChosen={mark.id === chosen?.id ? 'yes' : 'no'}
+                    x={isArea ? mark.xMm : mark.xMm - width / 2}
+                    y={isArea ? mark.yMm : mark.yMm - height / 2}
+                    width={width}
+                    height={height}
+                    {...hands(mark)}
+                  />
+                );
+              })}
+            </>
+          )}
         />
       </Box>
       <Box display="flex" gap="12px" alignItems="center" mt="4px" minH="36px">

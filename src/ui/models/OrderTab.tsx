@@ -10,6 +10,7 @@ import { ListRow } from '@/ui/base/ListRow';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
+import { StepWork } from '@/ui/drawing/StepWork';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { OperationFacts } from './OperationFacts';
@@ -94,7 +95,7 @@ export function OrderTab({ model }: { readonly model: Model }) {
           face={face}
           joints={isOwn ? jointsOpenedBy(model, operation) : []}
           openJoints={before.openJoints}
-          hands={isOwn ? operation : undefined}
+          work={(drawn) => <StepWork drawn={drawn} hands={isOwn ? operation : undefined} />}
           wanted={operation.frees}
           outParts={[...before.outParts]}
           maxWidth={size.width}

@@ -19,6 +19,7 @@ import { Headline } from '@/ui/base/Headline';
 import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
+import { StepWork } from '@/ui/drawing/StepWork';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { send } from '@/ui/server/send';
 import * as words from '@/words/catalogue/rehearsal';
@@ -134,6 +135,7 @@ export function RehearsalScreen({ view, today }: { readonly view: RehearsalView;
             model={model}
             face={face}
             joints={isNextAsked ? [] : (step?.joints ?? [])}
+            work={(drawn) => <StepWork drawn={drawn} />}
             outParts={out}
             marks={[]}
             maxWidth={420}

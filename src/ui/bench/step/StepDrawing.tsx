@@ -12,6 +12,7 @@ import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { closer, placeOfWork } from '@/ui/drawing/placeOfWork';
+import { StepWork, type JointNote } from '@/ui/drawing/StepWork';
 import { sayPlace } from '../sheetWords';
 import { StepJoints } from './StepJoints';
 import { useRoom } from './useRoom';
@@ -36,6 +37,7 @@ export function StepDrawing({ model, unit, step, sheet, face, outParts, outNow }
   const zones = zonesNow(model, face, step, outNow);
   const nearRoom = { width: room.width - wholePx - 26, height: room.height - 4 };
   const place = isOwn && nearRoom.width > 280 ? placeOfWork(face, joints, step.hands, nearRoom) : null;
+  const note: JointNote = (joint) => noteOf(joint, step, sheet);
   const common = {
     model,
     face,
@@ -61,8 +63,9 @@ export function StepDrawing({ model, unit, step, sheet, face, outParts, outNow }
         <Box flexShrink="0" maxW="100%">
           <FaceDrawing
             {...common}
-            hands={hands}
-            noteOf={joints.length <= mostNoted ? (joint) => noteOf(joint, step, sheet) : undefined}
+            work={(drawn) => (
+              <StepWork drawn={drawn} hands={hands} noteOf={joints.length <= mostNoted ? note : undefined} />
+            )}
             maxWidth={isTall ? room.width * 0.6 : room.width}
             maxHeight={room.height}
           />
@@ -97,9 +100,8 @@ export function StepDrawing({ model, unit, step, sheet, face, outParts, outNow }
         >
           <FaceDrawing
             {...common}
-            hands={hands}
             view={place}
-            noteOf={(joint) => noteOf(joint, step, sheet)}
+            work={(drawn) => <StepWork drawn={drawn} hands={hands} noteOf={note} />}
             maxWidth={nearRoom.width}
             maxHeight={nearRoom.height}
           />

@@ -2,10 +2,10 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { getModelPart, type Model } from '@/core/procedure/model';
+import { seamInOrder } from '@/core/procedure/seamInOrder';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Section } from '@/ui/base/Section';
-import { seamInOrder } from '@/ui/drawing/stepMarks';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { capital } from '@/words/format';
 import { sayCue, sayStretch } from '@/words/say/sayHands';

@@ -1,32 +1,53 @@
 import { chakra } from '@chakra-ui/react';
 import type { Point } from '@/core/procedure/faces';
 import { isScrew, type Joint, type PrintedMark } from '@/core/procedure/joints';
-import type { PartMotion, SeamSegment } from '@/core/procedure/operations';
+import type { Handwork, PartMotion, SeamSegment } from '@/core/procedure/operations';
+import { seamInOrder } from '@/core/procedure/seamInOrder';
 import { signOf } from '@/core/screws/screwOrder';
 import { sayMotion } from '@/words/say/sayHands';
-import type { Px } from './faceParts';
+import type { Drawn } from './FaceDrawing';
+import { overlapOf, type Px } from './faceParts';
 import { Dot, Line, Words } from './shapes';
 import * as words from '@/words/catalogue/drawing';
 
 /** What stands beside a joint in a close-up. */
 export type JointNote = (joint: Joint) => string | undefined;
 
-/** The joints of the step; screws with their order, or with what is printed beside them. */
-export function StepDots({
-  joints,
-  px,
+/** How hands do a step, drawn over its face: joints, seam, hold, tip of the tool and motion. */
+export function StepWork({
+  drawn,
+  hands,
   noteOf,
 }: {
-  readonly joints: readonly Joint[];
-  readonly px: Px;
+  readonly drawn: Drawn;
+  readonly hands?: Pick<Handwork, 'motion' | 'hold' | 'tip' | 'seam'>;
+  /** What stands beside the step’s joints: in a close-up there is room for it. */
   readonly noteOf?: JointNote;
 }) {
+  const { px } = drawn;
+  return (
+    <>
+      {hands?.seam && <Seam segments={hands.seam} px={px} />}
+      <StepDots drawn={drawn} noteOf={noteOf} />
+      {hands?.hold && <Hold at={hands.hold} where={hands.hold.where} px={px} />}
+      {hands?.tip && <Cross {...hands.tip} size={px(7)} />}
+      {hands?.motion && <Motion motion={hands.motion} from={motionPoint(drawn, hands)} px={px} />}
+    </>
+  );
+}
+
+/** The joints of the step; screws with their order, or with what is printed beside them. */
+function StepDots({ drawn: { joints, px, region }, noteOf }: { readonly drawn: Drawn; readonly noteOf?: JointNote }) {
+  const rightMm = region.xMm + region.widthMm;
   return (
     <>
       {joints.map((joint, index) => {
         const isStaying = isScrew(joint) && joint.isCaptive === true;
         const note = noteOf?.(joint);
         const radius = px(joint.kind === 'screw' ? (noteOf ? 13 : 9) : noteOf ? 10 : 7);
+        const besideMm = radius + px(6);
+        // To the left of a joint at the right edge, where it would be cut off.
+        const isLeft = joint.xMm + besideMm + px((note?.length ?? 0) * noteLetterPx) > rightMm;
         return (
           <g key={joint.id}>
             <Dot state={isStaying ? 'staying' : 'now'} cx={joint.xMm} cy={joint.yMm} r={radius} />
@@ -48,8 +69,9 @@ export function StepDots({
             )}
             {note !== undefined && (
               <chakra.text
-                x={joint.xMm + radius + px(6)}
+                x={joint.xMm + (isLeft ? -besideMm : besideMm)}
                 y={joint.yMm}
+                textAnchor={isLeft ? 'end' : 'start'}
                 fontSize={px(14)}
                 fill="ink"
                 dominantBaseline="central"
@@ -66,6 +88,9 @@ export function StepDots({
     </>
   );
 }
+
+/** Room that a letter of a note takes, at its size of 14. */
+const noteLetterPx = 7.6;
 
 const inks: Readonly<Record<NonNullable<PrintedMark['colour']>, string>> = {
   white: 'sheet',
@@ -104,14 +129,8 @@ function Printed({
   );
 }
 
-/** The stretches of a seam in the order in which they are opened: corners last, each with its number and depth. */
-export const seamInOrder = (segments: readonly SeamSegment[]): readonly SeamSegment[] => [
-  ...segments.filter(({ isCorner, isForbidden }) => !isCorner && !isForbidden),
-  ...segments.filter(({ isCorner, isForbidden }) => isCorner && !isForbidden),
-];
-
 /** The line that a prying tool follows. */
-export function Seam({ segments, px }: { readonly segments: readonly SeamSegment[]; readonly px: Px }) {
+function Seam({ segments, px }: { readonly segments: readonly SeamSegment[]; readonly px: Px }) {
   const order = seamInOrder(segments);
   return (
     <>
@@ -147,7 +166,7 @@ export function Seam({ segments, px }: { readonly segments: readonly SeamSegment
 }
 
 /** How the part is moved: an arrow the way it goes, or round for a turn, with how far. */
-export function Motion({ motion, from, px }: { readonly motion: PartMotion; readonly from: Point; readonly px: Px }) {
+function Motion({ motion, from, px }: { readonly motion: PartMotion; readonly from: Point; readonly px: Px }) {
   if (motion.kind === 'none') return null;
   const isTurn = motion.kind === 'rotate' || motion.kind === 'twist';
   const angle = ((motion.kind === 'lift' ? 90 : (motion.towardDegrees ?? 90)) * Math.PI) / 180;
@@ -187,8 +206,43 @@ export function Motion({ motion, from, px }: { readonly motion: PartMotion; read
   );
 }
 
+/** Where the arrow of a motion stands: on what is moved, where it is seen, and clear of everything else that is drawn. */
+function motionPoint(
+  { face, region, joints, wanted, px }: Drawn,
+  { hold, tip, seam = [] }: Pick<Handwork, 'hold' | 'tip' | 'seam'>,
+): Point {
+  const outline = face.outlines.find(({ part }) => part !== undefined && wanted.includes(part));
+  const seen = outline && overlapOf(outline, region);
+  const area = seen && seen.widthMm * seen.heightMm > 0 ? seen : region;
+  // An outline's name stands in its middle.
+  const middle = { xMm: area.xMm + area.widthMm / 2, yMm: area.yMm + area.heightMm / 2 };
+  const taken = [
+    ...joints,
+    middle,
+    ...[hold, tip].filter((point) => point !== undefined),
+    ...seam.flatMap(pointsAlong),
+  ];
+  const places = shares.flatMap((across) =>
+    shares.map((down) => ({
+      xMm: area.xMm + area.widthMm * across,
+      yMm: area.yMm + area.heightMm * down,
+      fromMiddle: Math.hypot(across - 0.5, down - 0.5),
+    })),
+  );
+  const clear = ({ xMm, yMm }: Point) =>
+    Math.min(px(clearPx), ...taken.map((point) => Math.hypot(point.xMm - xMm, point.yMm - yMm)));
+  return places.sort((one, other) => clear(other) - clear(one) || one.fromMiddle - other.fromMiddle)[0] as Point;
+}
+
+/** Shares of an outline at which an arrow may stand, and how far from anything else it is far enough. */
+const shares = [0.5, 0.35, 0.65, 0.2, 0.8];
+const clearPx = 70;
+
+const pointsAlong = ({ xMm, yMm, toXMm, toYMm }: SeamSegment): readonly Point[] =>
+  [0, 0.25, 0.5, 0.75, 1].map((share) => ({ xMm: xMm + (toXMm - xMm) * share, yMm: yMm + (toYMm - yMm) * share }));
+
 /** Where it is held, with which hand. */
-export function Hold({ at, where, px }: { readonly at: Point; readonly where: string; readonly px: Px }) {
+function Hold({ at, where, px }: { readonly at: Point; readonly where: string; readonly px: Px }) {
   const radius = px(16);
   return (
     <g>
@@ -202,7 +256,7 @@ export function Hold({ at, where, px }: { readonly at: Point; readonly where: st
 }
 
 /** Where the tip of a tool is set. */
-export function Cross({ xMm, yMm, size }: { readonly xMm: number; readonly yMm: number; readonly size: number }) {
+function Cross({ xMm, yMm, size }: { readonly xMm: number; readonly yMm: number; readonly size: number }) {
   return <Line tone="action" d={`M${xMm - size} ${yMm} H${xMm + size} M${xMm} ${yMm - size} V${yMm + size}`} />;
 }
 
