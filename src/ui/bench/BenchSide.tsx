@@ -19,8 +19,8 @@ import { useTimers } from '@/ui/timers/TimersProvider';
 import { partStateNames, screwTroubleNames } from '@/words/say/names';
 import type { BenchProps } from './benchProps';
 import { holders, sayGroup } from './sheetWords';
-import { StepNotes } from './step/StepNotes';
-import { StepPhotos } from './step/StepPhotos';
+import { StepNotes, StepPhotos } from './LaterPanels';
+
 import * as words from '@/words/catalogue/bench';
 
 const CupBox = chakra('li', cupRecipe);

@@ -2,7 +2,16 @@
 import dynamic from 'next/dynamic';
 import { keepThisPage } from '@/ui/offline/keptPages';
 
-/** Panels that only some steps need: they come when such a step is shown, not with the first load of the bench. */
+/*
+ * Panels that come after the step and its keys: what every step has stands in the page that the server sends and is
+ * brought to life later; what only some steps need comes when such a step is shown.
+ */
+export const StepDrawing = dynamic(() => import('./step/StepDrawing').then((module) => module.StepDrawing));
+
+export const StepNotes = dynamic(() => import('./step/StepNotes').then((module) => module.StepNotes));
+
+export const StepPhotos = dynamic(() => import('./step/StepPhotos').then((module) => module.StepPhotos));
+
 export const HeatPanel = dynamic(() => import('./heat/HeatPanel').then((module) => module.HeatPanel), {
   ssr: false,
 });
@@ -22,6 +31,9 @@ export const BenchDialogs = dynamic(() => import('./dialogs/BenchDialogs').then(
 /** Fetches them all once the bench stands, and keeps the page: whoever is cut off from the server later has them still. */
 export const readyForOutage = (): void =>
   void Promise.all([
+    import('./step/StepDrawing'),
+    import('./step/StepNotes'),
+    import('./step/StepPhotos'),
     import('./heat/HeatPanel'),
     import('./step/TorquePanel'),
     import('./HazardPanel'),

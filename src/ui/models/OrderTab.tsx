@@ -1,5 +1,6 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { authorOrder } from '@/core/procedure/authorOrder';
 import type { Face } from '@/core/procedure/faces';
@@ -9,12 +10,14 @@ import { walk } from '@/core/procedure/walk';
 import { ListRow } from '@/ui/base/ListRow';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
-import { FaceLegend } from '@/ui/drawing/FaceLegend';
-import { StepWork } from '@/ui/drawing/StepWork';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
-import { OperationFacts } from './OperationFacts';
 import * as words from '@/words/catalogue/models';
+
+// In the page that the server sends, and brought to life after its list.
+const FaceLegend = dynamic(() => import('@/ui/drawing/FaceLegend').then((module) => module.FaceLegend));
+const OperationFacts = dynamic(() => import('./OperationFacts').then((module) => module.OperationFacts));
+const StepWork = dynamic(() => import('@/ui/drawing/StepWork').then((module) => module.StepWork));
 
 const Slider = chakra('input', { base: { w: '100%', accentColor: 'action', minH: '32px' } });
 const size = { width: 500, height: 370 };
