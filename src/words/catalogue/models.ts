@@ -108,7 +108,7 @@ export const nothingToDo = () => l`Nothing to do.`;
 export const after = (d: { operation: Text; because: Text }) => l`after “${d.operation}”: ${d.because}`;
 export const gateBefore = (d: { what: Text; hasOff: 'yes' | 'no'; off: Text }) => l`Gate before it: ${d.what}${select(d.hasOff, { "yes": l`. Off again: ${d.off}`, "other": l`` })}`;
 export const thisStepSealsUnitGate = () => l`This step seals the unit; the gate comes before it.`;
-export const unlessFound = (d: { findings: Text }) => l`unless found: ${d.findings}`;
+export const unlessFound = (d: { findings: Text }) => l`not found: ${d.findings}`;
 export const steps2 = () => l`Steps`;
 export const donePartsOutJointsOpen = (d: { value: Text; order: Text; outParts: Text; openJoints: Text }) => l`${d.value} of ${d.order} done, ${d.outParts} parts out, ${d.openJoints} joints open`;
 export const teardown2 = () => l`Teardown`;
@@ -134,7 +134,7 @@ export const slower = (d: { factor: number; because: Text }) => l`${number(d.fac
 export const caution = (d: { what: Text; instead: Text }) => l`${d.what} ${d.instead}`;
 export const startsFrom = (d: { edge: Text; offsetMm: number }) => l`closes from the ${d.edge}, set down ${number(d.offsetMm)} mm off`;
 export const leavesOpen = (d: { joint: Text; because: Text }) => l`“${d.joint}” stays open: ${d.because}`;
-export const whenTested = (d: { result: string; test: Text }) => l`${select(d.result, { "fault": l`${d.test} failed`, "other": l`unless ${d.test} failed` })}`;
+export const whenTested = (d: { result: string; test: Text }) => l`${select(d.result, { "fault": l`“${d.test}” failed`, "other": l`“${d.test}” has not failed` })}`;
 export const onlyAfterEnd = (d: { ends: Text }) => l`it ended ${d.ends}`;
 export const bearsHeat = (d: { celsius: number }) => l`Bears ${number(d.celsius)} °C.`;
 export const powerReach = (d: { reach: string }) => l`${select(d.reach, { "its_own": l`Its current feeds only what it sits on.`, "other": l`Its current is off before anything.` })}`;
