@@ -3,7 +3,7 @@ import { phone, shippedModels } from '../../../tests/support/models';
 import { checkModel } from '@/core/procedure/checkModel';
 import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
-import type { Operation } from '@/core/procedure/operations';
+import type { Operation, WayBack } from '@/core/procedure/operations';
 import { isReady, operationsFor } from '@/core/procedure/situation';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { planRunSheet } from '@/core/teardown/sheet/runSheet';
@@ -130,6 +130,12 @@ describe('modelBySchools', () => {
     expect([lacking.tool, lacking.orTools]).toEqual([other?.tool, []]);
     expect(lacking.minutes.likely).toBeCloseTo(spatula.minutes.likely * (other?.minutesFactor ?? 0), 9);
     expect([at([other?.tool ?? '']).tool, at([other?.tool ?? '']).orTools]).toEqual(['Steel spatula', []]);
+    // Also on the way back, where it is the same tool.
+    const both = { ...spatula, back: { ...(spatula.back as WayBack), tool: spatula.tool } };
+    const ofBoth = { ...sedge, operations: sedge.operations.map((each) => (each.id === spatula.id ? both : each)) };
+    const back = (missing: string) =>
+      by(ofBoth, asWritten, [missing]).operations.find(({ id }) => id === spatula.id)?.back?.tool;
+    expect([back('Steel spatula'), back(other?.tool ?? '')]).toEqual([other?.tool, 'Steel spatula']);
     // With both missing it asks for its own.
     expect(at(['Steel spatula', other?.tool ?? ''])).toBe(spatula);
     for (const model of shippedModels)

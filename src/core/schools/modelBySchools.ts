@@ -75,12 +75,15 @@ function without(operation: Operation, isOut: (tool: string) => boolean): Operat
   const [first, ...others] = ways.filter(({ tool }) => !isOut(tool));
   if (!first || others.length === ways.length - 1) return operation;
   const { tool, minutesFactor } = first;
+  const { back } = operation;
   return {
     ...operation,
     tool,
     minutes: times(operation.minutes, minutesFactor),
     minutesWhen: operation.minutesWhen?.map((when) => ({ ...when, minutes: times(when.minutes, minutesFactor) })),
     orTools: others.map((other) => ({ ...other, minutesFactor: other.minutesFactor / minutesFactor })),
+    // What the same tool does on the way back is done by the same other one.
+    ...(back && { back: back.tool === operation.tool ? { ...back, tool } : back }),
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { everyTool } from '@/core/procedure/everyTool';
 import { newestModels } from '@/data/models/modelRepository';
 import { rulesHistory, type RulesChange } from '@/data/rules/houseRulesRepository';
 
@@ -12,8 +13,6 @@ export interface RulesView {
 /** The house rules with all they have been, and what the models ask of a shop. */
 export async function readRulesView(db: Knex): Promise<RulesView> {
   const [history, models] = await Promise.all([rulesHistory(db), newestModels(db)]);
-  const tools = models.flatMap(({ operations }) =>
-    operations.flatMap(({ tool, orTools = [] }) => [tool, ...orTools.map((other) => other.tool)]),
-  );
+  const tools = models.flatMap(({ operations }) => operations.flatMap(everyTool));
   return { history, tools: [...new Set(tools)].filter((tool) => tool !== 'Hands').sort() };
 }

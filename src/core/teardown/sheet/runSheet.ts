@@ -153,7 +153,9 @@ export function planRunSheet(written: Model, request: SheetRequest, rules: Sheet
     cups,
     keeping,
     minutes: sumMinutes(steps),
-    tools: [...new Set(steps.map(({ tool }) => tool))].filter((tool) => tool !== 'Hands'),
+    tools: [...new Set(steps.flatMap(({ tool, hands }) => [tool, hands?.withTool ?? tool]))].filter(
+      (tool) => tool !== 'Hands',
+    ),
     consumables: sumConsumables(steps),
     screwCount: cups.reduce((sum, { group }) => sum + (group.kind === 'screw' ? group.count : 0), 0),
   });
