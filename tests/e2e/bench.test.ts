@@ -23,6 +23,7 @@ async function onSheet(page: Page, model: string): Promise<string> {
   // Whatever pays: these tests are about steps.
   await press(page, 'a', 'space');
   await says(page, /Done, next|Start/);
+  await settled(page);
   return tag;
 }
 
@@ -57,7 +58,8 @@ test('a wait rings on every screen, outlives a reload and another browser, and l
     Date.now = () => plain() + 5 * 60_000;
   });
   await says(page, 'Ready: continue');
-  expect(await page.title()).toContain(`${tag} is ready`);
+  // The title is told after the screen is drawn.
+  await page.waitForFunction((ready) => document.title.includes(ready), {}, `${tag} is ready`);
   await press(page, 'space');
   await says(page, 'Cut the seal');
   await settled(page);
