@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { modelFormat, type Model } from '@/core/procedure/model';
 import type { Arc, Operation, WayBack } from '@/core/procedure/operations';
+import type { ModelPart } from '@/core/procedure/parts';
 
 const read = (id: string): Model =>
   JSON.parse(readFileSync(join(__dirname, '../../data/models', `${id}.json`), 'utf8')) as Model;
@@ -49,17 +50,21 @@ export const back = (given: Partial<WayBack> = {}): WayBack => ({
   ...given,
 });
 
+/** A small part of a category. */
+export const smallPart = (id: string, category: ModelPart['category'], given: Partial<ModelPart> = {}): ModelPart => ({
+  id,
+  name: id,
+  aliases: [],
+  category,
+  interchange: id,
+  slot: 'functional',
+  valueCents: { A: 400, B: 300, C: 200, D: 100 },
+  ...given,
+});
+
 /** A small sound model around some operations. */
 export function smallModel(operations: readonly Operation[], given: Partial<Model> = {}): Model {
-  const parts = [...new Set(operations.flatMap(({ frees }) => frees))].map((id) => ({
-    id,
-    name: id,
-    aliases: [],
-    category: 'housing' as const,
-    interchange: id,
-    slot: 'functional' as const,
-    valueCents: { A: 400, B: 300, C: 200, D: 100 },
-  }));
+  const parts = [...new Set(operations.flatMap(({ frees }) => frees))].map((id) => smallPart(id, 'housing'));
   return {
     format: modelFormat,
     id: 'small',

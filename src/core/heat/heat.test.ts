@@ -3,9 +3,8 @@ import { shippedModels } from '../../../tests/support/models';
 import { fitCoupling, temperaturesAt } from './fitCoupling';
 import { heatPlan, heatSegments, longestSeconds, type HeatGoal } from './heatPlan';
 import { matrixExponential, multiply, type Matrix } from './matrixExponential';
-import { operation as smallOperation, smallModel } from '../../../tests/support/models';
+import { operation as smallOperation, smallModel, smallPart as part } from '../../../tests/support/models';
 import type { Operation } from '@/core/procedure/operations';
-import type { ModelPart } from '@/core/procedure/parts';
 import { layersOf } from './materials';
 import { heatQuestion } from './stackOf';
 import { atRest, networkStep, type Heater, type HeatStack, type Temperatures } from './thermalNetwork';
@@ -275,14 +274,6 @@ describe('what a step that warms asks', () => {
       },
       ...given,
     });
-  const part = (id: string, category: ModelPart['category'], given: Partial<ModelPart> = {}): ModelPart => ({
-    id,
-    name: id,
-    aliases: [],
-    category,
-    interchange: id,
-    ...given,
-  });
   const model = smallModel([warms()], {
     parts: [part('cell', 'battery', { heatLimitCelsius: 58 }), part('tray', 'tray'), part('shield', 'cover')],
   });

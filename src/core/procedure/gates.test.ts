@@ -1,11 +1,10 @@
-import { after, back, operation, smallModel } from '../../../tests/support/models';
+import { after, back, operation, smallModel, smallPart as part } from '../../../tests/support/models';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { asWritten } from '@/core/shared/schools';
 import { planRunSheet } from '@/core/teardown/sheet/runSheet';
 import type { OtherJoint } from './joints';
 import type { Model } from './model';
 import type { Operation } from './operations';
-import type { ModelPart } from './parts';
 import { closedInBy, gateBefore, planFor, unproven } from './gates';
 import { testPaths } from './testPaths';
 
@@ -16,16 +15,6 @@ const joint = (id: string, holds: string[], given: Partial<OtherJoint> = {}): Ot
   xMm: 5,
   yMm: 5,
   holds,
-  ...given,
-});
-const part = (id: string, category: ModelPart['category'], given: Partial<ModelPart> = {}): ModelPart => ({
-  id,
-  name: id,
-  aliases: [],
-  category,
-  interchange: id,
-  slot: 'functional',
-  valueCents: { A: 400, B: 300, C: 200, D: 100 },
   ...given,
 });
 const op = (id: string, given: Partial<Operation>) => operation(id, { back: back({ title: `Back ${id}` }), ...given });
