@@ -90,6 +90,7 @@ export interface PartRow {
   bin: string | null;
   assigned_to: string | null;
   is_data_cleared: number;
+  carries: Part['carries'];
   findings: readonly (Part['findings'][number] | Finding)[];
   version: number;
   last_fact_id: string;
@@ -370,6 +371,7 @@ export const columns = {
     'bin',
     'assigned_to',
     'is_data_cleared',
+    'carries',
     'findings',
     'version',
     'last_fact_id',

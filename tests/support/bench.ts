@@ -135,6 +135,7 @@ export const sparePart = (model: Model, { id, category, interchange }: ModelPart
   bin: 'A01',
   assignedTo: null,
   isDataCleared: true,
+  carries: [],
   findings: [],
   version: 1,
   lastFactId: '',

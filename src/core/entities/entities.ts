@@ -2,6 +2,7 @@ import type { Hit } from '@/core/findings/hits';
 import type { Mark } from '@/core/findings/mark';
 import type { CostRule } from '@/core/shared/costRule';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
+import type { Brought } from '@/core/procedure/transfers';
 import type { DeviceTest, Finding, PartCategory, TestResult } from '@/core/procedure/vocabulary';
 import type { Readings } from '@/core/grading/rules';
 import type { ScrewKeeping, SheetRules } from '@/core/shared/houseRules';
@@ -121,6 +122,8 @@ export interface SheetState {
   /** Steps of the way out that are done once more, to look at what a failed gate may be down to. */
   readonly redo?: readonly string[];
   readonly skipped: readonly Skipped[];
+  /** What comes on the assemblies that were set aside for the unit: it need not be moved to them. */
+  readonly brought?: readonly Brought[];
   /** Single-use parts that came off whole and go back: nothing renews them. */
   readonly reused: readonly string[];
   readonly torques: readonly TorqueReading[];
@@ -180,6 +183,8 @@ export interface Part extends Versioned {
   readonly assignedTo: string | null;
   /** False for a part with personal data from a unit that was not wiped. */
   readonly isDataCleared: boolean;
+  /** Parts of an assembly's transfer list that are still on it, by their ids in the model. */
+  readonly carries: readonly string[];
   /** What had been found in its unit and concerns it. */
   readonly findings: readonly Hit[];
 }
@@ -199,6 +204,8 @@ export interface FreedPart {
   readonly partRef: string;
   readonly state: PartState;
   readonly tag?: string;
+  /** What was still on it; noted by the server, so that the log tells it whatever the model says later. */
+  readonly carries?: readonly string[];
 }
 
 /** A grade as it was given, with what limited it; its fact says by which rules. */

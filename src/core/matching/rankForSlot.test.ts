@@ -2,11 +2,19 @@ import { phone } from '../../../tests/support/models';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
 import { rankForSlot } from './rankForSlot';
 
-const unit = { configuration: 'standard', tests: { picture: 'fault' }, marks: [], variant: 'grey-64' } as const;
+const unit = {
+  revision: 'a',
+  configuration: 'standard',
+  tests: { picture: 'fault' },
+  marks: [],
+  variant: 'grey-64',
+} as const;
 const part = (tag: string, grade: 'A' | 'B' | 'C' | 'X' | null, interchange = 'lantern-5-display') => ({
   tag,
   grade,
   interchange,
+  modelId: phone.id,
+  carries: [] as string[],
 });
 
 describe('rankForSlot', () => {

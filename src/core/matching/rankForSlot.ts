@@ -1,35 +1,54 @@
 import type { Part, Unit } from '@/core/entities/entities';
 import { predictSale, type SaleQuestion } from '@/core/sale/predictSale';
-import { fitsSlot } from '@/core/sale/slots';
+import { kindsFound } from '@/core/findings/mark';
+import { fitsSlot, neededParts } from '@/core/sale/slots';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { movesOf, type Move } from '@/core/teardown/worth/movesOf';
 
-/** What a unit would sell at with a part in a slot, and what that leaves after the part's own worth. */
+/** What a unit would sell at with a part in a slot, and what that leaves after the part's own worth and what moves to it. */
 export interface RankedPart<P> {
   readonly part: P;
   readonly sellsAt: SaleGrade;
   readonly priceCents: number;
   readonly partCents: number;
+  /** What has to move from the old one to this one, where it is an assembly. */
+  readonly moves: readonly Move[];
+  /** Names of the parts that it brings and that need not move. */
+  readonly brings: readonly string[];
   readonly gainCents: number;
 }
 
 /**
- * The interchangeable parts for a slot, best first: most money left after what the part would fetch alone, then the
+ * The interchangeable parts for a slot, best first: most money left after what the part would fetch alone and what moving
+ * costs that it does not save (a bare display against one that brings its camera), then the
  * lower grade (keep the better part for a unit that needs it), then the older tag.
  *
  * @param parts  shelf parts; those that do not fit are left out
  * @param held   grades of the parts already assigned to the unit's other slots
  * @param shelf  what slots that still need a part would get
  */
-export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag'>>(
+export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag' | 'modelId' | 'carries'>>(
   model: Model,
-  unit: Pick<Unit, 'configuration' | 'tests' | 'marks' | 'variant'> & Partial<Pick<Unit, 'found'>>,
+  unit: Pick<Unit, 'revision' | 'configuration' | 'tests' | 'marks' | 'variant'> & Partial<Pick<Unit, 'found'>>,
   slot: string,
   parts: readonly P[],
   { held = {}, shelf = {} }: SaleQuestion,
   rules: HouseRules,
 ): readonly RankedPart<P>[] {
+  const situation = { ...unit, findings: kindsFound(unit) };
+  const besides = [...new Set([...neededParts(model, unit).map(({ id }) => id), ...Object.keys(held)])].filter(
+    (other) => other !== slot,
+  );
+  // The same sheet for all parts that bring the same.
+  const movesBy = new Map<string, readonly Move[]>();
+  const movesFor = (carries: readonly string[]) => {
+    const key = carries.join();
+    const known = movesBy.get(key) ?? movesOf(model, situation, slot, rules, { carries, besides });
+    movesBy.set(key, known);
+    return known;
+  };
   return parts
     .filter((part) => fitsSlot(model, slot, part))
     .map((part): RankedPart<P> => {
@@ -41,7 +60,13 @@ export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag'
         rules,
       );
       const partCents = getModelPart(model, slot).valueCents?.[grade] ?? 0;
-      return { part, sellsAt, priceCents, partCents, gainCents: priceCents - partCents };
+      const carries = part.modelId === model.id ? part.carries : [];
+      const moves = movesFor(carries);
+      const brings = movesFor([])
+        .filter((move) => carries.includes(move.part))
+        .map((move) => getModelPart(model, move.part).name);
+      const movingCents = Math.round(moves.reduce((sum, { cents }) => sum + cents, 0));
+      return { part, sellsAt, priceCents, partCents, moves, brings, gainCents: priceCents - partCents - movingCents };
     })
     .sort(
       (a, b) =>

@@ -443,6 +443,7 @@ export interface MessageValues<Piece> {
   'triage.mayBeGradedBetterOr': Readonly<Record<never, never>>;
   'triage.gradeBought': { name: Piece; grade: Piece; isBought: 'yes' | 'no' };
   'triage.consumables': Readonly<Record<never, never>>;
+  'triage.mayBreakOnMoving': { count: number };
   'triage.minAt': { taken: number; labourCentsPerMinute: number };
   'triage.noPartInWorthTaking': Readonly<Record<never, never>>;
   'triage.waitingFor': { because: Piece; tag: Piece; name: Piece };

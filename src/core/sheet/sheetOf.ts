@@ -17,7 +17,7 @@ export type SheetAsked = Pick<SheetState, 'kind' | 'targets' | 'rules'> &
   Partial<
     Pick<
       SheetState,
-      'findings' | 'keeping' | 'screwTroubles' | 'reused' | 'kept' | 'barred' | 'again' | 'redo' | 'stepIds'
+      'findings' | 'keeping' | 'screwTroubles' | 'reused' | 'kept' | 'barred' | 'again' | 'redo' | 'brought' | 'stepIds'
     >
   >;
 
@@ -43,7 +43,19 @@ export const stillReachable = (model: Model, unit: AboutUnit, asked: SheetAsked)
 function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetRequest {
   const findings = asked.findings ?? kindsFound(unit);
   const { revision, configuration } = unit;
-  const { kind, targets, keeping, kept, barred, again, redo, screwTroubles = [], reused, stepIds: habit } = asked;
+  const {
+    kind,
+    targets,
+    keeping,
+    kept,
+    barred,
+    again,
+    redo,
+    brought,
+    screwTroubles = [],
+    reused,
+    stepIds: habit,
+  } = asked;
   const scrap = scrapBy(model, withFindings(unit, findings));
   const screwsOwed = kind === 'rebuild' && screwTroubles.length > 0 ? owedForScrews(screwTroubles) : undefined;
   return {
@@ -61,6 +73,7 @@ function requestOf(model: Model, unit: AboutUnit, asked: SheetAsked): SheetReque
     redo,
     screwsOwed,
     reused,
+    brought,
     habit,
   };
 }

@@ -60,6 +60,19 @@ export function freedByStep(
 export const troubleOf = (sheet: SheetState, partRef: string) =>
   sheet.partTroubles.findLast((trouble) => trouble.partRef === partRef);
 
+/** Parts that are out of the unit after the steps done. */
+export function partsOutNow(
+  steps: readonly SheetStep[],
+  { doneStepIds }: Pick<SheetState, 'doneStepIds'>,
+): ReadonlySet<string> {
+  const out = new Set<string>();
+  for (const { frees, places } of steps.filter(({ id }) => doneStepIds.includes(id))) {
+    for (const part of frees) out.add(part);
+    for (const part of places) out.delete(part);
+  }
+  return out;
+}
+
 /** Parts a donor is torn down for by default: all that have a worth, unless the configuration lacks them. */
 export function defaultTargets(model: Model, configuration: string | null): readonly string[] {
   const absent = new Set(model.configurations.find(({ id }) => id === configuration)?.absentParts ?? []);

@@ -41,6 +41,8 @@ export interface Involves {
   /** Whether all that lies in the subject, a parcel, is looked at: its list, and whether units were tagged. */
   readonly needsContents?: boolean;
   readonly undoes?: string;
+  /** The parts that came out of the subject, a unit. */
+  readonly needsOwnParts?: boolean;
   /** Units that wait on fixtures. */
   readonly needsTimers?: boolean;
   /** Whether the subject's serial was reported lost. */

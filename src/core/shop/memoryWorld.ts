@@ -1,7 +1,7 @@
 import type { HouseRules } from '@/core/shared/houseRules';
 import { plainSerial } from '@/core/shared/serials';
 import { modelAmong, type Model } from '@/core/procedure/model';
-import type { Entities, EntityKind, ParcelLine, Unit } from '../entities/entities';
+import type { Entities, EntityKind, ParcelLine, Part, Unit } from '../entities/entities';
 import type { Fact } from './facts';
 import type { Change, Touched, World } from './world';
 
@@ -12,6 +12,8 @@ export class MemoryWorld implements World {
   readonly tables: Tables = { parcel: new Map(), line: new Map(), unit: new Map(), part: new Map() };
   private readonly recorded = new Map<string, { touched: readonly Touched[]; isUndone: boolean }>();
 
+  /** Ids of the parts that came out of each unit: a replay asks at every step. */
+  private readonly partIds = new Map<string, Set<string>>();
   private readonly lost = new Set<string>();
 
   /** @param ruleBook  versions of the house rules, the newest last */
@@ -37,6 +39,10 @@ export class MemoryWorld implements World {
 
   findModel(id: string, version: number): Model | undefined {
     return modelAmong(this.models, { modelId: id, modelVersion: version });
+  }
+
+  partsOf(unitId: string): readonly Part[] {
+    return [...(this.partIds.get(unitId) ?? [])].flatMap((id) => this.tables.part.get(id) ?? []);
   }
 
   countUnits(parcelId: string): number {
@@ -74,6 +80,7 @@ export class MemoryWorld implements World {
   /** Puts a thing in as it is, without a fact. */
   put<K extends EntityKind>(kind: K, entity: Entities[K]): void {
     this.tables[kind].set(entity.id, entity);
+    if (kind === 'part') this.countPart(entity as Part);
   }
 
   /** Makes it known that serials were reported lost. */
@@ -101,6 +108,12 @@ export class MemoryWorld implements World {
       const taken = this.recorded.get(factId);
       if (taken) this.recorded.set(factId, { ...taken, isUndone: true });
     }
+  }
+
+  private countPart({ id, unitId }: Part): void {
+    const known = this.partIds.get(unitId);
+    if (known) known.add(id);
+    else this.partIds.set(unitId, new Set([id]));
   }
 
   private units(): Unit[] {

@@ -3,9 +3,17 @@ import { Chance } from '@/core/shared/chance';
 import { shippedModels } from '../../../tests/support/models';
 import { RandomHistory } from '../../../tests/support/randomHistory';
 import { applyFact } from './applyFact';
-import { factTypes, type FactType, type RecordedFact } from './facts';
+import { factTypes, type Fact, type FactType, type RecordedFact } from './facts';
 import { MemoryWorld } from './memoryWorld';
 import { replay } from './replay';
+import { withCarried } from './stepParts';
+import type { Change } from './world';
+
+/** As the server writes it down: with what is still on a part that came free. */
+const asLogged = (fact: Fact, changes: readonly Change[]): Fact =>
+  fact.type === 'step-done'
+    ? { ...fact, payload: { ...fact.payload, freed: withCarried(fact.payload.freed, changes) } }
+    : fact;
 
 function play(seed: number, wanted: number) {
   const world = new MemoryWorld(shippedModels, [startingHouseRules]);
@@ -22,7 +30,7 @@ function play(seed: number, wanted: number) {
     world.commit(fact, outcome.value);
     history.accepted(fact);
     const touched = outcome.value.map(({ kind, id, before }) => ({ kind, id, before }));
-    log.push({ ...fact, position: log.length + 1, personId: 'p', bench: 'b', receivedAt: fact.at, touched });
+    log.push({ ...asLogged(fact, outcome.value), position: log.length + 1, personId: 'p', bench: 'b', receivedAt: fact.at, touched });
   }
   return { world, log, refused };
 }

@@ -5,18 +5,23 @@ import { hitsOf } from '@/core/findings/hits';
 import { withFindings } from '@/core/findings/mark';
 import { findingRules } from '@/core/findings/rules';
 import { getModelPart, type Model } from '@/core/procedure/model';
-import { partsToTag, stepEndedBy, troubleOf } from '@/core/sheet/sheetSteps';
+import type { Operation } from '@/core/procedure/operations';
+import { transfersOf } from '@/core/procedure/transfers';
+import { partsOutNow, partsToTag, stepEndedBy, troubleOf } from '@/core/sheet/sheetSteps';
+import { movedBy } from '@/core/teardown/sheet/moveSteps';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { StepAtHand } from './openSheet';
 import { partChange, type Change, type World } from './world';
 
 /** Makes the parts that came free. What is missing makes none; what is broken goes to scrap at once. */
 export function free(
-  { unit, model, sheet, step, operation }: StepAtHand,
+  world: World,
+  { unit, model, sheet, steps, step, operation }: StepAtHand,
   reported: readonly FreedPart[],
   endId: string | undefined,
 ): Outcome<readonly Change[]> {
-  const expected = partsToTag(model, sheet, stepEndedBy(step, operation, endId)).map(({ id }) => id);
+  const ended = stepEndedBy(step, operation, endId);
+  const expected = partsToTag(model, sheet, ended).map(({ id }) => id);
   const refs = reported.map(({ partRef }) => partRef);
   if (expected.length !== refs.length || expected.some((id) => !refs.includes(id))) {
     return refuse('bad-input', {
@@ -27,14 +32,34 @@ export function free(
           : message('refusals.thisStepFreesNothing'),
     });
   }
+  const gone = new Set([
+    ...partsOutNow(steps, sheet),
+    ...ended.frees,
+    ...sheet.partTroubles.flatMap(({ partRef, state }) => (state === 'suspect' ? [] : [partRef])),
+  ]);
+  const stillOn = (assembly: string) =>
+    transfersOf(model, assembly, unit.configuration)
+      .map(({ part }) => part)
+      .filter((part) => !gone.has(part));
   return accept(
     reported
       .filter(({ state }) => state !== 'missing')
-      .map((item) => partChange(null, freshPart(unit, model, sheet, item))),
+      .map((item) =>
+        partChange(
+          null,
+          freshPart(unit, model, sheet, item, world.isPast ? (item.carries ?? []) : stillOn(item.partRef)),
+        ),
+      ),
   );
 }
 
-function freshPart(unit: Unit, model: Model, sheet: SheetState, { partId, partRef, state, tag }: FreedPart): Part {
+function freshPart(
+  unit: Unit,
+  model: Model,
+  sheet: SheetState,
+  { partId, partRef, state, tag }: FreedPart,
+  carries: readonly string[],
+): Part {
   const modelPart = getModelPart(model, partRef);
   const { category, interchange, data } = modelPart;
   const isBroken = state === 'broken-by-us' || state === 'broken-before';
@@ -61,10 +86,29 @@ function freshPart(unit: Unit, model: Model, sheet: SheetState, { partId, partRe
     bin: null,
     assignedTo: null,
     isDataCleared: data !== true || unit.isWiped,
+    carries,
     findings: hitsOf(model, modelPart, withFindings(unit, sheet.findings)),
     version: 0,
     lastFactId: '',
   };
+}
+
+/** Assemblies that are out and lose what this step takes off them, or moves from them to the one that goes in. */
+export function takenOff(
+  world: World,
+  unit: Unit,
+  step: SheetStep,
+  endId: string | undefined,
+  operation: Operation | undefined,
+): readonly Change[] {
+  const moved = step.leg === 'move' ? movedBy(step.id) : undefined;
+  const off = step.leg === 'out' ? stepEndedBy(step, operation, endId).frees : moved ? [moved.part] : [];
+  return world
+    .partsOf(unit.id)
+    .filter(
+      ({ carries, partRef }) => (!moved || moved.assembly === partRef) && carries.some((part) => off.includes(part)),
+    )
+    .map((part) => partChange(part, { ...part, carries: part.carries.filter((one) => !off.includes(one)) }));
 }
 
 /** On the way back the assigned part takes the place of the one that came out. */
@@ -92,6 +136,17 @@ export const isThere = ({ state }: FreedPart): boolean => state !== 'missing';
 export function withTags(freed: readonly FreedPart[], tags: readonly string[]): readonly FreedPart[] {
   const left = [...tags];
   return freed.map((item) => (isThere(item) ? { ...item, tag: left.shift() } : item));
+}
+
+/** What came free, with what is still on it. */
+export function withCarried(freed: readonly FreedPart[], changes: readonly Change[]): readonly FreedPart[] {
+  const carried = new Map(
+    changes.flatMap(({ kind, after }) => (kind === 'part' && after ? [[after.id, after.carries] as const] : [])),
+  );
+  return freed.map((item) => {
+    const carries = carried.get(item.partId) ?? [];
+    return carries.length > 0 ? { ...item, carries } : item;
+  });
 }
 
 export function tagsOfNewParts(changes: readonly Change[]): readonly string[] {

@@ -18,6 +18,8 @@ export interface World {
   /** The house rules of today, and those of a version. */
   readonly rules: HouseRules;
   findRules(version: number): HouseRules | undefined;
+  /** Parts that came out of a unit, as far as they are known here; the server knows them when a fact involves them. */
+  partsOf(unitId: string): readonly Part[];
   /** Units already tagged in a parcel. */
   countUnits(parcelId: string): number;
   /** The list of a parcel, as far as it is known here; the server knows all of it when a fact involves it. */

@@ -1,10 +1,12 @@
 import type { Part, Unit } from '@/core/entities/entities';
+import { kindsFound } from '@/core/findings/mark';
 import { sheetOf } from '@/core/sheet/sheetOf';
 import { sellingCosts } from '@/core/sale/sellingCosts';
 import { salePrice } from '@/core/sale/predictSale';
 import type { Model } from '@/core/procedure/model';
 import type { SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { movesOf } from '@/core/teardown/worth/movesOf';
 import { worthToday, type Market } from '@/core/teardown/worth/partWorth';
 
 /** A unit that was decided about, with what became of it. */
@@ -49,7 +51,10 @@ export function unitAccount(ended: Ended, market: Readonly<Record<string, Market
   return {
     saleCents,
     sellingCents: saleCents === null ? 0 : sellingCosts(saleCents, rules),
-    partsOutCents: freed.reduce((sum, part) => sum + worthOf(model, part, market, rules), 0),
+    partsOutCents: freed.reduce(
+      (sum, part) => sum + worthOf(model, part, market, rules) + savedMoves(model, unit, part, rules),
+      0,
+    ),
     ungraded: freed.filter(({ grade }) => grade === null).length,
     partsInCents: partsIn(ended),
     consumablesCents: renewed(ended),
@@ -95,6 +100,13 @@ function worthOf(
 ): number {
   const cents = grade === null || grade === 'X' ? 0 : model.parts.find(({ id }) => id === partRef)?.valueCents?.[grade];
   return worthToday(cents ?? 0, market[interchange] ?? { stock: 0, usedPerMonth: null }, rules);
+}
+
+/** A whole assembly saves whoever fits it the moves, as its proposal reckoned. */
+function savedMoves(model: Model, unit: Unit, { partRef, grade, carries }: Part, rules: HouseRules): number {
+  if (carries.length === 0 || grade === null || grade === 'X') return 0;
+  const moves = movesOf(model, { ...unit, findings: kindsFound(unit) }, partRef, rules);
+  return Math.round(moves.reduce((sum, { part, cents }) => sum + (carries.includes(part) ? cents : 0), 0));
 }
 
 /** What was put in is worth what it would have fetched in its slot's own prices. */

@@ -20,10 +20,18 @@ export interface Lack {
   readonly tag: string;
 }
 
+/** The best of a class that lies on the shelf. */
+export interface OnShelf {
+  readonly grade: SaleGrade;
+  readonly count: number;
+  /** One of that grade with parts of its transfer list still on it, by their ids in its model. */
+  readonly whole?: { readonly modelId: string; readonly carries: readonly string[] };
+}
+
 /** What the shop knows when a unit of one model is valued. */
 export interface Knowledge {
   /** Best grade on the shelf by interchange class. */
-  readonly shelf: Readonly<Record<string, { readonly grade: SaleGrade; readonly count: number }>>;
+  readonly shelf: Readonly<Record<string, OnShelf>>;
   /** Yields of this model's parts so far; a part that is not listed was never sought. */
   readonly yields: Readonly<Record<string, KnownYield>>;
   /** The same from units on which something was found. */

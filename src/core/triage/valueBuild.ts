@@ -7,6 +7,8 @@ import type { ModelPart } from '@/core/procedure/parts';
 import { lockTests, type DeviceTest } from '@/core/procedure/vocabulary';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { movesOn, type Move } from '@/core/teardown/worth/movesOf';
+import type { Brought } from '@/core/procedure/transfers';
 import { meanMinutes } from '@/core/teardown/attendedMinutes';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { drawMinutes, drawRange, drawShare } from './drawRange';
@@ -46,6 +48,13 @@ function fillWith(part: ModelPart, known: Knowledge, rules: HouseRules): Filling
     : { part, grade, cents: Math.round(worth * rules.purchaseFactor), isBought: true };
 }
 
+/** What the best parts on the shelf bring with them. */
+const broughtFromShelf = (model: Model, needed: readonly ModelPart[], { shelf }: Knowledge): readonly Brought[] =>
+  needed.flatMap(({ id, interchange }) => {
+    const whole = shelf[interchange]?.whole;
+    return whole?.modelId === model.id ? whole.carries.map((part) => ({ assembly: id, part })) : [];
+  });
+
 /** What building a unit takes, whatever it falls back on. */
 export interface BuildPlan {
   readonly needed: readonly ModelPart[];
@@ -64,7 +73,10 @@ export interface BuildPlan {
   readonly odds: readonly KnownYield[];
   /** Chance that none of them hides a fault. */
   readonly holds: number;
-  /** Expected price less what selling costs, parts and what is renewed. */
+  /** What moves to the assemblies that go in, and what may break with it in expected cents. */
+  readonly moves: readonly Move[];
+  readonly movingRisk: number;
+  /** Expected price less what selling costs, parts, what is renewed and what may break. */
   readonly restCents: number;
 }
 
@@ -72,8 +84,11 @@ export interface BuildPlan {
 export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): BuildPlan | null {
   const needed = neededParts(model, unit);
   const targets = needed.map(({ id }) => id);
-  const sheet = sheetOf(model, unit, { kind: 'rebuild', targets, rules });
+  const brought = broughtFromShelf(model, needed, known);
+  const sheet = sheetOf(model, unit, { kind: 'rebuild', targets, rules, brought });
   if (!sheet.ok) return null;
+  const moves = movesOn(model, sheet.value, rules);
+  const movingRisk = Math.round(moves.reduce((sum, { breakage, anotherCents }) => sum + breakage * anotherCents, 0));
   const parts = needed.map((part) => fillWith(part, known, rules));
   const { grade: sellsAt, priceCents: price } = predictSale(model, unit, { shelf: known.shelf }, rules);
   const partCents = parts.reduce((sum, { cents }) => sum + cents, 0);
@@ -94,7 +109,9 @@ export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: 
     odds,
     holds: odds.reduce((product, { share }) => product * share, 1),
     costs,
-    restCents: Math.round(meanPrice(prices)) - costs - partCents - consumables,
+    moves,
+    movingRisk,
+    restCents: Math.round(meanPrice(prices)) - costs - partCents - consumables - movingRisk,
   };
 }
 
@@ -184,6 +201,9 @@ export function valueBuild(
         says: message('triage.gradeBought', { name: part.name, grade, isBought: isBought ? 'yes' : 'no' }),
         cents: -cents,
       })),
+      ...(plan.movingRisk > 0
+        ? [{ says: message('triage.mayBreakOnMoving', { count: plan.moves.length }), cents: -plan.movingRisk }]
+        : []),
       ...(consumables > 0 ? [{ says: message('triage.consumables'), cents: -consumables }] : []),
       {
         says: message('triage.minAt', { taken: minutes, labourCentsPerMinute: rules.labourCentsPerMinute }),

@@ -9,6 +9,7 @@ import { saleGrades } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { expectedMinutes, meanMinutes } from '@/core/teardown/attendedMinutes';
 import { priceOfPart } from '@/core/teardown/worth/partWorth';
+import { carriedWorth, withCarried } from '@/core/teardown/worth/carriedWorth';
 import { payingParts } from '@/core/teardown/worth/payingParts';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { drawMinutes, drawRange, drawShare } from './drawRange';
@@ -45,7 +46,7 @@ export function planHarvest(written: Model, unit: Subject, known: Knowledge, rul
   const findings = kindsFound(unit);
   const scrap = new Set([...scrapBy(model, unit), ...neededParts(model, unit).map(({ id }) => id)]);
   const absent = new Set(model.configurations.find(({ id }) => id === unit.configuration)?.absentParts ?? []);
-  const offered = model.parts
+  const bare = model.parts
     .filter((part) => !scrap.has(part.id) && !absent.has(part.id) && priceOfPart(part, rules.gradeMix) !== undefined)
     .map((part) => ({
       part: part.id,
@@ -54,16 +55,26 @@ export function planHarvest(written: Model, unit: Subject, known: Knowledge, rul
       known: yieldOf(model, part, unit, known),
       boundTo: part.boundTo,
     }));
+  const carried = carriedWorth(
+    model,
+    { ...unit, findings },
+    bare.map(({ part, soundCents, known: { share } }) => ({ part, soundCents, chance: share })),
+    rules,
+  );
+  const offered = withCarried(
+    bare.map((entry) => ({ ...entry, chance: entry.known.share })),
+    carried,
+  );
   const paying = payingParts(
     {
       operations: operationsFor(model, { ...unit, findings }),
       cost: (operation) => expectedMinutes(operation, findings) * rules.labourCentsPerMinute,
       isAllowed: ({ destroys = [] }) => destroys.every((part) => scrap.has(part)),
     },
-    offered.map(({ part, soundCents, known: { share }, boundTo }) => ({
+    offered.map(({ part, soundCents, chance, boundTo }) => ({
       part,
       soundCents,
-      chance: share,
+      chance,
       ...(boundTo !== undefined && offered.some((other) => other.part === boundTo) && { boundTo }),
     })),
   );

@@ -7,6 +7,7 @@ import { plainSerial } from '@/core/shared/serials';
 import { reportedLost } from '@/data/triage/lostSerials';
 import { MemoryWorld } from '@/core/shop/memoryWorld';
 import { findModel } from '@/data/models/modelRepository';
+import { lockPartsFreedFrom } from '@/data/parts/partRepository';
 import { toPart } from '@/data/parts/partRows';
 import { linesOfParcel } from '@/data/parcels/parcelRepository';
 import { toParcel } from '@/data/parcels/parcelRows';
@@ -21,7 +22,7 @@ const mostUnits = 20_000;
 
 /** Loads and locks what a fact involves, so that the core can judge it. */
 export async function loadWorld(trx: Knex, fact: Fact): Promise<MemoryWorld> {
-  const { keys, parcelCode, serial, line, model, undoes, needsContents, needsTimers, needsLostReports } =
+  const { keys, parcelCode, serial, line, model, undoes, needsContents, needsOwnParts, needsTimers, needsLostReports } =
     involved(fact);
   const recorded = undoes === undefined ? undefined : await findTouched(trx, undoes);
   const wanted = [...keys, ...(recorded?.touched ?? [])];
@@ -55,6 +56,8 @@ export async function loadWorld(trx: Knex, fact: Fact): Promise<MemoryWorld> {
     const rows = (await trx('parts').where({ assigned_to: unit.id }).orderBy('id').forUpdate()) as PartRow[];
     for (const row of rows) world.put('part', toPart(row));
   }
+  if (needsOwnParts)
+    for (const unit of found.unit) for (const part of await lockPartsFreedFrom(trx, unit.id)) world.put('part', part);
   // Few units wait on fixtures at a time: all of them tell whether one is free.
   if (needsTimers) for (const unit of await unitsWithTimer(trx)) world.put('unit', unit);
   if (needsLostReports) {

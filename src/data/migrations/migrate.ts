@@ -164,6 +164,7 @@ const migrations: readonly Migration[] = [
     name: '059_drives_of_logs',
     up: (db) => db('opening_entries').update({ entry: db.raw(`replace(entry, ?, ?)`, ['"head":', '"drive":']) }),
   },
+  { name: '060_carries_of_parts', up: (db) => tables.carriesOfParts(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -298,6 +298,11 @@ export const rulesOfFacts = (schema: Knex.SchemaBuilder) =>
   });
 
 /** What had been found in the unit when a part came out of it. */
+export const carriesOfParts = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('parts', (table) => {
+    table.json('carries').notNullable().defaultTo('[]');
+  });
+
 export const findingsOfParts = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('parts', (table) => {
     table.json('findings').notNullable().defaultTo('[]');

@@ -10,8 +10,10 @@ export interface PartKind {
   readonly valueCents: Readonly<Record<string, number>>;
 }
 
+export type PartKinds = Readonly<Record<string, PartKind>>;
+
 /** Names of all parts of the newest models, with their values at the prices of today. */
-export async function partKinds(db: Knex, now: Date): Promise<Readonly<Record<string, PartKind>>> {
+export async function partKinds(db: Knex, now: Date): Promise<PartKinds> {
   const [newest, { price }] = await Promise.all([newestModels(db), priceBook(db, now)]);
   const models = newest.map((model) => price(model));
   return Object.fromEntries(

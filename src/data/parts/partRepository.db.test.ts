@@ -21,6 +21,7 @@ const part = (tag: string, given: Partial<Part> = {}): Part => ({
   bin: 'A01',
   assignedTo: null,
   isDataCleared: true,
+  carries: [],
   findings: [],
   version: 3,
   lastFactId: randomUUID(),
@@ -63,4 +64,25 @@ test('stock counts the shelf by class, with its best grade', async () => {
     'lantern-5-display': { grade: 'A', count: 2 },
     reed_cell: { grade: 'B', count: 1 },
   });
+});
+
+test('of an assembly, stock knows one of the best grade with most still on it', async () => {
+  const given = [
+    part('P-00011', { interchange: 'quay-set', grade: 'B', carries: ['tilt'] }),
+    part('P-00012', { interchange: 'quay-set', grade: 'B', carries: ['tilt', 'camera'], modelId: 'quay' }),
+    part('P-00013', { interchange: 'quay-set', grade: 'C', carries: ['tilt', 'camera', 'mic'] }),
+  ];
+  await scratch.db('parts').insert(given.map(fromPart));
+  expect((await shelfStock(scratch.db))['quay-set']).toEqual({
+    grade: 'B',
+    count: 3,
+    whole: { modelId: 'quay', carries: ['tilt', 'camera'] },
+  });
+  await scratch
+    .db('parts')
+    .whereIn(
+      'id',
+      given.map(({ id }) => id),
+    )
+    .delete();
 });

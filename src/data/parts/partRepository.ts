@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import type { Part } from '@/core/entities/entities';
 import type { PartPlace } from '@/core/entities/stages';
 import type { SaleGrade } from '@/core/shared/grades';
+import type { OnShelf } from '@/core/triage/knowledge';
 import type { BinRow, PartRow } from '@/data/rows';
 import { toPart } from './partRows';
 
@@ -15,6 +16,12 @@ export async function partsOfUnit(db: Knex, unitId: string): Promise<readonly Pa
     .where({ unit_id: unitId })
     .orWhere({ assigned_to: unitId })
     .orderBy('tag')) as PartRow[];
+  return rows.map(toPart);
+}
+
+/** The parts that came out of a unit, locked so that a fact may change them. */
+export async function lockPartsFreedFrom(trx: Knex, unitId: string): Promise<readonly Part[]> {
+  const rows = (await trx('parts').where({ unit_id: unitId }).orderBy('id').forUpdate()) as PartRow[];
   return rows.map(toPart);
 }
 
@@ -68,9 +75,8 @@ export async function searchShelf(
 }
 
 /** What the shelf holds of each interchange class. */
-export async function shelfStock(
-  db: Knex,
-): Promise<Readonly<Record<string, { readonly grade: SaleGrade; readonly count: number }>>> {
+/** The best of each class on the shelf; of assemblies, one that brings most of what would have to move to it. */
+export async function shelfStock(db: Knex): Promise<Readonly<Record<string, OnShelf>>> {
   const rows = (await db('parts')
     .where({ place: 'shelf' })
     .select('interchange')
@@ -81,7 +87,21 @@ export async function shelfStock(
     grade: SaleGrade;
     count: number;
   }[];
-  return Object.fromEntries(rows.map(({ interchange, grade, count }) => [interchange, { grade, count }]));
+  const whole = (await db('parts')
+    .where({ place: 'shelf' })
+    .whereNot({ carries: '[]' })
+    .select('interchange', 'grade', 'model_id', 'carries')) as Pick<
+    PartRow,
+    'interchange' | 'grade' | 'model_id' | 'carries'
+  >[];
+  return Object.fromEntries(
+    rows.map(({ interchange, grade, count }) => {
+      const [best] = whole
+        .filter((part) => part.interchange === interchange && part.grade === grade)
+        .sort((a, b) => b.carries.length - a.carries.length);
+      return [interchange, { grade, count, ...(best && { whole: { modelId: best.model_id, carries: best.carries } }) }];
+    }),
+  );
 }
 
 export async function listBins(db: Knex): Promise<readonly string[]> {

@@ -18,6 +18,7 @@ export function toPart(row: PartRow): Part {
     bin: row.bin,
     assignedTo: row.assigned_to,
     isDataCleared: row.is_data_cleared === 1,
+    carries: row.carries,
     // A part from before its findings had a depth.
     findings: row.findings.map((hit) => (typeof hit === 'string' ? { finding: hit, depthMm: 1 } : hit)),
     version: row.version,
@@ -42,6 +43,7 @@ export function fromPart(part: Part): Record<keyof PartRow, string | number | nu
     bin: part.bin,
     assigned_to: part.assignedTo,
     is_data_cleared: part.isDataCleared ? 1 : 0,
+    carries: JSON.stringify(part.carries ?? []),
     findings: JSON.stringify(part.findings ?? []),
     version: part.version,
     last_fact_id: part.lastFactId,

@@ -39,6 +39,8 @@ export type ThingView =
       readonly kind: 'part';
       readonly part: Part;
       readonly name: string;
+      /** Names of the parts that are still on it. */
+      readonly carries: readonly string[];
       readonly unitTag: string;
       readonly facts: readonly Named<ListedFact>[];
     }
@@ -116,6 +118,7 @@ async function readPart(db: Knex, tag: string, now: Date): Promise<ThingView | u
     kind: 'part',
     part,
     name: kind ? `${kind.modelName} ${kind.name}` : part.partRef,
+    carries: part.carries.map((id) => kinds[`${part.modelId}/${id}`]?.name ?? id),
     unitTag: unit?.tag ?? '',
     facts: withNames(facts, await modelsOfUnits(db, facts)),
   };

@@ -37,7 +37,7 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
       </Box>
       <Box display="flex" gap="8px" flexWrap="wrap">
         {assigned && <KeyButton records keyName="x" label={words.putBack({ tag: assigned.tag })} onPress={onRelease} />}
-        {offers.slice(0, shownOffers).map(({ part, sellsAt, gainCents }, index) => (
+        {offers.slice(0, shownOffers).map(({ part, sellsAt, gainCents, moves, brings }, index) => (
           <KeyButton
             records
             key={part.id}
@@ -53,6 +53,12 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
               {part.grade && <Punches grade={part.grade} />}
               <Box as="span" color="inkMuted" fontWeight="400">
                 {words.sellsAtLeaves({ bin: part.bin, sellsAt, gainCents })}
+                {brings.length > 0 && words.bringsAlong({ parts: brings })}
+                {moves.length > 0 &&
+                  words.movesOver({
+                    count: moves.length,
+                    taken: moves.reduce((sum, { minutes }) => sum + minutes, 0),
+                  })}
               </Box>
             </Box>
           </KeyButton>

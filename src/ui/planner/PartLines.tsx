@@ -69,7 +69,17 @@ export function PartLines({
                 </KeyButton>
               </td>
             )}
-            <td>{line.name}</td>
+            <td>
+              {line.name}
+              {line.carriedCents !== 0 && (
+                <Box textStyle="note" color="inkMuted">
+                  {words.movesSaved({
+                    cents: Math.abs(line.carriedCents),
+                    isMore: line.carriedCents > 0 ? 'yes' : 'no',
+                  })}
+                </Box>
+              )}
+            </td>
             <td data-figure>{sayShare(line)}</td>
             <td data-figure>{onPrice ? <PriceField line={line} onPrice={onPrice} /> : money(line.soundCents)}</td>
             <td data-figure>

@@ -137,6 +137,7 @@ function PutAway({
             </Box>
             <Box flex="1">
               {kind?.modelName} {kind?.name}
+              <Carried part={part} view={view} />
               <Box textStyle="note" color="inkMuted">
                 {kind?.handling}
               </Box>
@@ -174,6 +175,16 @@ function PutAway({
   );
 }
 
+/** What is still on an assembly and need not be moved to it. */
+function Carried({ part: { carries, modelId }, view }: { readonly part: Part; readonly view: ShelfView }) {
+  if (carries.length === 0) return null;
+  return (
+    <Box as="span" color="inkMuted">
+      {texts.withParts({ parts: carries.map((id) => view.kinds[`${modelId}/${id}`]?.name ?? id) })}
+    </Box>
+  );
+}
+
 function StoredRow({ part, view }: { readonly part: Part; readonly view: ShelfView }) {
   const kind = view.kinds[`${part.modelId}/${part.partRef}`];
   return (
@@ -186,7 +197,10 @@ function StoredRow({ part, view }: { readonly part: Part; readonly view: ShelfVi
       <td>
         <Tag code={part.tag} href={`/t/${part.tag}`} />
       </td>
-      <td>{kind?.name ?? part.partRef}</td>
+      <td>
+        {kind?.name ?? part.partRef}
+        <Carried part={part} view={view} />
+      </td>
       <td>{kind?.modelName}</td>
       <td>{part.grade && <Punches grade={part.grade} />}</td>
       <td>

@@ -137,7 +137,7 @@ function UnitFacts({
   );
 }
 
-function PartFacts({ part, name, unitTag }: { readonly part: Part; readonly name: string; readonly unitTag: string }) {
+function PartFacts({ part, name, carries, unitTag }: Extract<ThingView, { readonly kind: 'part' }>) {
   return (
     <>
       <Headline
@@ -150,6 +150,7 @@ function PartFacts({ part, name, unitTag }: { readonly part: Part; readonly name
       <Facts
         facts={[
           [words.fits(), part.interchange],
+          ...(carries.length > 0 ? [[words.stillOnIt(), list(carries)] as const] : []),
           [words.limitedBy(), part.limiting ? capital(limitingName(part.limiting)) : words.notGraded()],
           ...Object.entries(part.readings).map(([id, reading]) => [id, String(reading)] as const),
         ]}

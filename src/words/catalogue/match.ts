@@ -1,6 +1,6 @@
 // Made from words/en/match.json by `npm run words`. Change it there.
 import { l, plural, select, type Text } from '@/words/runtime';
-import { money, number } from '@/words/format';
+import { list, money, number, tenths } from '@/words/format';
 
 export const onlyPartsThatFitAre = () => l`Only parts that fit are offered, the most profitable first.`;
 export const noUnitsWaitingForParts = () => l`No units waiting for parts`;
@@ -29,6 +29,8 @@ export const itsOwnPartCountsAs = () => l`Its own part counts as OK.`;
 export const putBack = (d: { tag: Text }) => l`Put ${d.tag} back`;
 export const takeGradeFrom = (d: { tag: Text; grade: Text; bin: Text }) => l`Take ${d.tag}, grade ${d.grade}, from ${d.bin}`;
 export const sellsAtLeaves = (d: { bin: Text; sellsAt: Text; gainCents: number }) => l`${d.bin} · sells at ${d.sellsAt}, leaves ${money(d.gainCents)}`;
+export const bringsAlong = (d: { parts: readonly string[] }) => l` · with ${list(d.parts)}`;
+export const movesOver = (d: { count: number; taken: number }) => l` · ${plural(d.count, 0, { "one": l`${number(d.count)} part`, "other": l`${number(d.count)} parts` })} to move over, ${tenths(d.taken)} min`;
 export const theShelf = () => l`the shelf`;
 export const getsFromGrade = (d: { tag: Text; name: Text; tag2: Text; theShelf: Text; grade: Text }) => l`${d.tag} gets the ${d.name} ${d.tag2} from ${d.theShelf}, grade ${d.grade}.`;
 export const needsGradeThenSellsAt = (d: { tag: Text; isNeeded: 'yes' | 'no'; name: Text; tag2: Text; grade: Text; sellsAt: Text; priceCents: number }) => l`${d.tag} ${select(d.isNeeded, { "yes": l`needs`, "other": l`could get` })} a ${d.name}: ${d.tag2}, grade ${d.grade}. It then sells at ${d.sellsAt} for ${money(d.priceCents)}.`;

@@ -21,6 +21,7 @@ export const goodOneFetches = () => l`A good one fetches`;
 export const minutesToReach = () => l`Minutes to reach`;
 export const paysFrom = () => l`Pays from`;
 export const leave = (d: { isLinePart: 'yes' | 'no'; name: Text }) => l`${select(d.isLinePart, { "yes": l`Leave`, "other": l`Take` })} the ${d.name}`;
+export const movesSaved = (d: { isMore: 'yes' | 'no'; cents: number }) => l`${select(d.isMore, { "yes": l`plus ${money(d.cents)} when whole: nothing to move over`, "other": l`less ${money(d.cents)}: leaves its assembly bare` })}`;
 export const onWay = () => l`on the way`;
 export const goodFetches = (d: { name: Text }) => l`A good ${d.name} fetches`;
 export const thatNotAmountPreviousPrice = () => l`That is not an amount; the previous price stays. Write it like 12.50.`;

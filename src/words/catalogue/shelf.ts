@@ -1,6 +1,6 @@
 // Made from words/en/shelf.json by `npm run words`. Change it there.
 import { l, plural, select, type Text } from '@/words/runtime';
-import { number } from '@/words/format';
+import { list, number } from '@/words/format';
 
 export const searchShelf = () => l`Search the shelf`;
 export const nextPage = () => l`Next page`;
@@ -14,6 +14,7 @@ export const partsOnShelf = (d: { total: Text }) => l`${d.total} parts on the sh
 export const pageTurnWith = (d: { page: Text; pages: Text }) => l`page ${d.page} of ${d.pages}, turn with ← →`;
 export const partClassBinGradeTag = () => l`Part, class, bin, grade, tag … (S)`;
 export const nothingMatchesTryFewerWords = (d: { isWords: 'yes' | 'no' }) => l`${select(d.isWords, { "yes": l`Nothing matches. Try fewer words.`, "other": l`The shelf is empty. Graded parts appear here.` })}`;
+export const withParts = (d: { parts: readonly string[] }) => l` with ${list(d.parts)}`;
 export const bin = () => l`Bin`;
 export const tag = () => l`Tag`;
 export const part = () => l`Part`;

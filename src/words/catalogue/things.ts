@@ -26,6 +26,7 @@ export const shipment = () => l`Shipment`;
 export const fromAtTeardown = (d: { unitTag: Text; state: Text }) => l`From ${d.unitTag}, ${d.state} at teardown.`;
 export const bin = (d: { bin: Text }) => l`, bin ${d.bin}`;
 export const fits = () => l`Fits`;
+export const stillOnIt = () => l`Still on it`;
 export const limitedBy = () => l`Limited by`;
 export const notGraded = () => l`not graded`;
 export const goToTriage = () => l`Go to Triage`;

@@ -3,6 +3,7 @@ import type { Replanning, SheetState } from '@/core/entities/entities';
 import { kindsFound, withFindings } from '@/core/findings/mark';
 import { findingRules } from '@/core/findings/rules';
 import type { Finding } from '@/core/procedure/vocabulary';
+import { broughtBy } from '@/core/sheet/brought';
 import { freshSheet } from '@/core/sheet/freshSheet';
 import { handOn, openSheet } from '../openSheet';
 import { keptOf } from '@/core/sheet/replanSheet';
@@ -40,7 +41,8 @@ export const sheetFacts = {
       if (!by.ok) return by;
       const findings = kindsFound(unit);
       const rules = sheetRulesOf(by.value);
-      const planned = sheetOf(model.value, unit, { kind, targets, findings, keeping, rules });
+      const brought = kind === 'rebuild' ? broughtBy(model.value, unit.assigned, (id) => world.find('part', id)) : [];
+      const planned = sheetOf(model.value, unit, { kind, targets, findings, keeping, rules, brought });
       if (!planned.ok) return planned;
       const sheet: SheetState = {
         ...freshSheet,
@@ -50,6 +52,7 @@ export const sheetFacts = {
         stepIds: planned.value.steps.map(({ id }) => id),
         keeping,
         rules,
+        ...(brought.length > 0 && { brought }),
         // What is dangerous stops the work before it begins.
         isHalted: findings.some(halts),
       };

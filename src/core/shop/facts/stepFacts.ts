@@ -14,11 +14,12 @@ import type {
 import type { TorqueReading } from '@/core/screws/torqueState';
 import { define, on } from '../define';
 import { lockedMinutes, advance, handOn, stepAtHand, stepSpokenOf, stepToSkip, type StepAtHand } from '../openSheet';
-import { fit, free, isThere, tagsOfNewParts, withTags } from '../stepParts';
+import { fit, free, isThere, tagsOfNewParts, takenOff, withCarried, withTags } from '../stepParts';
 import { keptOf, keptStep } from '@/core/sheet/replanSheet';
 import { rungNow } from '@/core/sheet/rungNow';
 import { nextRoundOf, rechecks } from '@/core/sheet/recheck';
 import { sheetOf } from '@/core/sheet/sheetOf';
+import { readStepId } from '@/core/teardown/sheet/sheetStep';
 import { partsToTag } from '@/core/sheet/sheetSteps';
 import { rulesBy } from '../rulesBy';
 import { unitChange } from '../world';
@@ -61,8 +62,13 @@ export const stepFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
+    // What comes off an assembly that is out already is no longer on it.
+    involves: ({ stepId }) => ({ needsOwnParts: ['out', 'move'].includes(readStepId(stepId).leg) }),
     tagsNeeded: ({ freed }) => ({ unit: 0, part: freed.filter(isThere).length }),
-    completed: (payload, { partTags }) => ({ ...payload, freed: withTags(payload.freed, partTags) }),
+    completed: (payload, { partTags, changes }) => ({
+      ...payload,
+      freed: withCarried(withTags(payload.freed, partTags), changes),
+    }),
     printsLabels: tagsOfNewParts,
     effect: on(stepAtHand, (found, fact, world) => {
       const { unit, sheet, step, operation } = found;
@@ -74,7 +80,7 @@ export const stepFacts = {
       if (loose) return refuse('torque-open', { screw: screwName(loose.screw), reading: loose.reading ?? 0 });
       const placed = step.leg === 'back' ? fit(world, unit, step) : accept({ unit, parts: [] });
       if (!placed.ok) return placed;
-      const freed = step.leg === 'out' ? free(found, fact.payload.freed, endId) : accept([]);
+      const freed = step.leg === 'out' ? free(world, found, fact.payload.freed, endId) : accept([]);
       if (!freed.ok) return freed;
       const airedFrom = unit.timer?.stepId === step.id ? unit.timer.beganAt : fact.at;
       const aired = withSolvent(sheet, step.hands?.solvent?.ventilateMinutes, airedFrom);
@@ -83,7 +89,12 @@ export const stepFacts = {
           ? accept(advance(placed.value.unit, aired, step.id))
           : endOtherwise(found, aired, endId, placed.value.unit);
       if (!after.ok) return after;
-      return accept([unitChange(unit, after.value), ...placed.value.parts, ...freed.value]);
+      return accept([
+        unitChange(unit, after.value),
+        ...placed.value.parts,
+        ...freed.value,
+        ...takenOff(world, unit, step, endId, operation),
+      ]);
     }),
   }),
 

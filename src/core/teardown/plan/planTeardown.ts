@@ -13,7 +13,8 @@ import type { OrderBudget } from '../order/bestOrder';
 import { sequenceOf, type OrderGround } from '../order/sequenceOf';
 import { endOf, timeOrder, type SequenceProblem, type TimedStep } from '../order/sequenceProblem';
 import { orderOperations } from '../orderOperations';
-import { breakEvens, payingParts, type ChoiceGround, type Prize } from '../worth/payingParts';
+import { carriedWorth, withCarried } from '../worth/carriedWorth';
+import { breakEvens, payingParts, type BreakEven, type ChoiceGround, type Prize } from '../worth/payingParts';
 import { sparedBy } from '../worth/survival';
 import { batchMinutes } from './batchMinutes';
 import { curveAlong } from './curveAlong';
@@ -56,7 +57,14 @@ export function planTeardown(
       return way?.ok ? [[part, way.value] as const] : [];
     }),
   );
-  const parts = request.parts.map((known) => onItsWay(known, ownWays.get(known.part) ?? []));
+  const bare = request.parts.map((known) => onItsWay(known, ownWays.get(known.part) ?? []));
+  const carried = carriedWorth(
+    model,
+    request,
+    bare.filter(({ part }) => freeable.has(part) && !scrap.has(part)),
+    rules,
+  );
+  const parts = withCarried(bare, carried);
   const prizes = prizesOf(model, { ...request, parts });
   if (aim.kind === 'pays' && prizes.every(({ soundCents }) => soundCents <= 0)) return refuse('no-worth');
   const ground: OrderGround = { postures: model.postures, findings };
@@ -99,7 +107,10 @@ export function planTeardown(
     isProven: ordered.isProven,
     authorCost: (({ problem, steps }) => costOf(problem, steps))(timedAs(author, ground, rules)),
     handMinutes: timed.steps.reduce((sum, { setUp, work }) => sum + setUp + work, 0),
-    lines: parts.map((known) => lineOf(model, known, evens.get(known.part), freed, choice, findings)),
+    lines: bare.map((known) => ({
+      ...lineOf(model, known, withoutCarried(evens.get(known.part), carried), freed, choice, findings),
+      carriedCents: carried.get(known.part) ?? 0,
+    })),
     netCents: curve[ordered.operations.length]?.cents ?? 0,
     curve,
     correction,
@@ -113,6 +124,12 @@ function onItsWay(known: PartKnowledge, ownWay: readonly Operation[]): PartKnowl
   const spared = sparedBy(ownWay, known.part);
   const { chance, lowChance, highChance } = known;
   return { ...known, chance: chance * spared, lowChance: lowChance * spared, highChance: highChance * spared };
+}
+
+/** A break-even as the price of the part alone. */
+function withoutCarried(even: BreakEven | undefined, carried: ReadonlyMap<string, number>): BreakEven | undefined {
+  if (!even?.payFromCents) return even;
+  return { ...even, payFromCents: Math.max(0, even.payFromCents - (carried.get(even.part) ?? 0)) };
 }
 
 /** Parts that some operation can free, however dear that is. */
@@ -160,11 +177,11 @@ const canFollow = (id: string, among: readonly Operation[]): boolean => {
 function lineOf(
   model: Model,
   known: PartKnowledge,
-  even: ReturnType<typeof breakEvens>[number] | undefined,
+  even: BreakEven | undefined,
   freed: ReadonlySet<string>,
   { operations }: ChoiceGround,
   findings: Situation['findings'],
-): PlanLine {
+): Omit<PlanLine, 'carriedCents'> {
   const payFromCents = even?.payFromCents ?? null;
   const extra = operations.filter(({ id }) => even?.extra.includes(id));
   const isReachable =

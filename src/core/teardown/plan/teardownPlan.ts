@@ -42,6 +42,8 @@ export interface PlanLine extends PartKnowledge {
   readonly payFromCents: number | null;
   /** False when the search for that price was cut short: it is then an upper bound. */
   readonly isPriceProven: boolean;
+  /** Cents that the plan adds for the moves a whole assembly saves, or takes off a part that leaves one bare. */
+  readonly carriedCents: number;
   /** Expected attended minutes beyond what pays without it. */
   readonly extraMinutes: number;
 }

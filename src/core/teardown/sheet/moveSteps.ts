@@ -1,27 +1,36 @@
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Transfer } from '@/core/procedure/parts';
+import { isBrought, transfersOf, type Brought } from '@/core/procedure/transfers';
 import { message } from '@/core/shared/message';
-import { plainStep, stepIdOf, type SheetStep } from './sheetStep';
+import { plainStep, readStepId, stepIdOf, type SheetStep } from './sheetStep';
 
 /** The id of a move: the assembly it comes from, and the part that moves. */
 export const moveIdOf = (assembly: string, part: string): string => `${assembly}.${part}`;
 
+/** The assembly and the part that a step of moving is about. */
+export function movedBy(stepId: string): { readonly assembly: string; readonly part: string } {
+  const [assembly = '', part = ''] = readStepId(stepId).id.split('.');
+  return { assembly, part };
+}
+
 /**
  * What moves from an assembly that is replaced to the one that takes its place: a step each, on the bench beside the unit.
- * A part that was taken off by a step of its own goes back by that step and is not moved.
+ * A part that was taken off by a step of its own goes back by that step and is not moved, and what the new one brings stays
+ * on the old one.
  *
- * @param outParts  parts that are out by steps of their own
+ * @param cameOff  parts that came off by steps of their own
  */
 export function moveSteps(
   model: Model,
   assembly: string,
-  outParts: ReadonlySet<string>,
+  cameOff: ReadonlySet<string>,
+  { configuration, brought = [] }: { readonly configuration: string | null; readonly brought?: readonly Brought[] },
   beside: SheetStep,
   roundOf: (id: string) => number,
 ): readonly SheetStep[] {
-  const { transfers = [], name } = getModelPart(model, assembly);
-  return transfers
-    .filter(({ part }) => !outParts.has(part))
+  const { name } = getModelPart(model, assembly);
+  return transfersOf(model, assembly, configuration)
+    .filter(({ part }) => !cameOff.has(part) && !isBrought(brought, assembly, part))
     .map((transfer) => moveStep(model, name, assembly, transfer, beside, roundOf(moveIdOf(assembly, transfer.part))));
 }
 

@@ -4,6 +4,7 @@ import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Consumable, Debt, Minutes, Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
 import { workingTests } from '@/core/procedure/testPaths';
+import type { Brought } from '@/core/procedure/transfers';
 import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
 import { placeScrews, type Cup } from '@/core/screws/placeScrews';
@@ -56,6 +57,8 @@ export interface SheetRequest extends Situation {
   readonly screwsOwed?: ReadonlyMap<string, Debt>;
   /** Single-use parts that came off whole and are used again. */
   readonly reused?: readonly string[];
+  /** What comes on the assemblies that go in, and need not be moved to them. */
+  readonly brought?: readonly Brought[];
   /** Steps in the order of the sheet before: kept where no other is quicker. */
   readonly habit?: readonly string[];
 }
@@ -248,8 +251,9 @@ function wayBack(
   { openJoints, outParts }: Pick<Standing, 'openJoints' | 'outParts'>,
   standing: Standing,
   touched: readonly string[],
-  { findings, targets }: Pick<SheetRequest, 'findings' | 'targets'>,
+  request: Pick<SheetRequest, 'findings' | 'targets' | 'configuration' | 'brought'>,
 ): readonly SheetStep[] {
+  const { findings, targets } = request;
   const entryOf = new Map(outNow.map((entry) => [entry.operation.id, entry]));
   const now = { open: new Set(openJoints), out: new Set(outParts) };
   const disturbed = new Set([...standing.disturbed, ...touched]);
@@ -259,6 +263,8 @@ function wayBack(
   const round = (leg: Leg, id: string) => roundOf(standing, leg, id);
   const order = outNow.map((entry) => entry.operation);
   const closesIn = closedInBy(order);
+  // What came off by a step of its own, before or after its assembly, goes back by that step.
+  const cameOff = new Set([...now.out, ...outNow.flatMap(({ step }) => step.frees)]);
   const state = () => ({ openJoints: now.open, outParts: now.out, disturbed, proven });
   const askedByFindings = (beside: SheetStep) =>
     gatesAfterFindings(findings, standing.passed, beside, (id) => round('gate', id));
@@ -280,7 +286,7 @@ function wayBack(
     const replaced = step.places.filter((part) => targets.includes(part));
     for (const part of replaced)
       steps.push(
-        ...moveSteps(model, part, new Set([...now.out]), step, (id) => round('move', id)).filter(
+        ...moveSteps(model, part, cameOff, request, step, (id) => round('move', id)).filter(
           ({ id }) => !standing.moved.has(readStepId(id).id),
         ),
       );

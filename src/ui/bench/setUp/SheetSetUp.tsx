@@ -3,6 +3,7 @@ import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { broughtBy } from '@/core/sheet/brought';
 import { sheetOf } from '@/core/sheet/sheetOf';
 import { defaultTargets } from '@/core/sheet/sheetSteps';
 import { slotNeeds } from '@/core/sale/slots';
@@ -24,6 +25,7 @@ import { SheetInShort } from './SheetInShort';
 /** What is wanted of this unit, and what the sheet for it takes. Wiping comes before anything is opened. */
 export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; readonly proposed: readonly string[] }) {
   const { unit, model, shop, kind, proposed } = props;
+  const { parts } = shop;
   const router = useRouter();
   const faulty = useMemo(
     () =>
@@ -40,10 +42,11 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
   const isAll = targets.length === offered.length;
   const rules = useHouseRules();
   const [keeping, setKeeping] = useState(rules.screwsIn);
-  const sheet = useMemo(
-    () => sheetOf(model, unit, { kind, targets, keeping, rules }),
-    [model, unit, kind, targets, keeping, rules],
-  );
+  const sheet = useMemo(() => {
+    const brought =
+      kind === 'rebuild' ? broughtBy(model, unit.assigned, (id) => parts.find((part) => part.id === id)) : [];
+    return sheetOf(model, unit, { kind, targets, keeping, rules, brought });
+  }, [model, unit, kind, targets, keeping, rules, parts]);
   const mustWipe = kind === 'teardown' && unit.tests.starts === 'sound' && !unit.isWiped;
   const toggle = (id: string) =>
     setTargets((before) =>

@@ -16,6 +16,7 @@ export const sellsAt = (d: { sellsAt: Text }) => l`sells at ${d.sellsAt}`;
 export const mayBeGradedBetterOr = () => l`may be graded better or worse`;
 export const gradeBought = (d: { name: Text; grade: Text; isBought: 'yes' | 'no' }) => l`${d.name}, grade ${d.grade}${select(d.isBought, { "yes": l`, bought`, "other": l`` })}`;
 export const consumables = () => l`consumables`;
+export const mayBreakOnMoving = (d: { count: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} part`, "other": l`${number(d.count)} parts` })} to move over may break`;
 export const minAt = (d: { taken: number; labourCentsPerMinute: number }) => l`${tenths(d.taken)} min at ${money(d.labourCentsPerMinute)}`;
 export const noPartInWorthTaking = () => l`No part in it is worth taking out.`;
 export const waitingFor = (d: { because: Text; tag: Text; name: Text }) => l`${d.because} ${d.tag} is waiting for the ${d.name}.`;
@@ -28,7 +29,7 @@ export const soldAsFetchesDPrice = (d: { of: number }) => l`Sold as it is, it fe
 export const dPrice = (d: { of: number }) => l`${share(d.of)} of the D price`;
 export const sellingCosts = () => l`fee, packing and post`;
 
-export const all: Readonly<Record<string, (d: never) => string>> = { costsToRecycle, nothingCallsForNoSwelling, batterySwollenMakeSafeBefore, itsSerialWasReportedLost, lockedFindOwnerFirst, whatWasFoundOnMust, doesNotStartSoCannot, doesNotStartChance, partsNeedsCannotBeReached, sellsAt, mayBeGradedBetterOr, gradeBought, consumables, minAt, noPartInWorthTaking, waitingFor, needsNoPartSellsAt, testNotMadeChanceFailing, forLessWork, of, notTestedThemStartAnd, soldAsFetchesDPrice, dPrice, sellingCosts };
+export const all: Readonly<Record<string, (d: never) => string>> = { costsToRecycle, nothingCallsForNoSwelling, batterySwollenMakeSafeBefore, itsSerialWasReportedLost, lockedFindOwnerFirst, whatWasFoundOnMust, doesNotStartSoCannot, doesNotStartChance, partsNeedsCannotBeReached, sellsAt, mayBeGradedBetterOr, gradeBought, consumables, mayBreakOnMoving, minAt, noPartInWorthTaking, waitingFor, needsNoPartSellsAt, testNotMadeChanceFailing, forLessWork, of, notTestedThemStartAnd, soldAsFetchesDPrice, dPrice, sellingCosts };
 
 /** What the core found out, as a sentence. */
 export const say = sayer<'triage'>({
