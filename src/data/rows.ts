@@ -204,6 +204,15 @@ export interface ReadKeyRow {
   revoked_at: Date | null;
 }
 
+export interface BitLifeRow {
+  bench: string;
+  drive: string;
+  /** The renewal that it began with, as a position of the log; 0 for the first that is known. */
+  from_position: number;
+  screws: number;
+  stripped: number;
+}
+
 export interface ContactRow {
   kind: ContactKind;
   name: string;
@@ -444,6 +453,7 @@ export const columns = {
     'last_used_at',
     'revoked_at',
   ] satisfies (keyof ReadKeyRow)[],
+  bit_lives: ['bench', 'drive', 'from_position', 'screws', 'stripped'] satisfies (keyof BitLifeRow)[],
   contacts: ['kind', 'name', 'address', 'noted_by', 'noted_at'] satisfies (keyof ContactRow)[],
   doers: ['fact_id', 'person_id', 'noted_by', 'noted_at'] satisfies (keyof DoerRow)[],
   prices: ['id', 'model_id', 'part_ref', 'cents', 'from_day', 'set_by', 'set_at'] satisfies (keyof PriceRow)[],

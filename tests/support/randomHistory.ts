@@ -7,6 +7,7 @@ import { defectCodes, dispositions, letGoCauses, screwTroubles, skipCauses } fro
 import type { Part, Unit } from '@/core/entities/entities';
 import { definitions, type Fact, type FactType, type Payloads } from '@/core/shop/facts';
 import type { MemoryWorld } from '@/core/shop/memoryWorld';
+import { isScrew } from '@/core/procedure/joints';
 import { findings, testResults } from '@/core/procedure/vocabulary';
 import type { Model } from '@/core/procedure/model';
 import { torqueState } from '@/core/screws/torqueState';
@@ -197,6 +198,8 @@ export class RandomHistory {
     }
     if (chance.happens(0.02))
       return { type: 'step-skipped', subjectId, payload: { stepId: step.id, because: chance.pick(skipCauses) } };
+    const [screw] = step.joints.filter(isScrew);
+    if (screw && chance.happens(0.03)) return { type: 'bit-renewed', subjectId, payload: { drive: screw.drive } };
     if (chance.happens(0.02)) return { type: 'note-written', subjectId, payload: { stepId: step.id, text: 'test' } };
     if (planned.ok && chance.happens(0.06)) {
       const deviation = chance.happens(0.5)

@@ -58,6 +58,7 @@ export const rightPayloads: { readonly [T in PostedFactType]: Payloads[T] } = {
   },
   'part-trouble': { stepId: 'out:battery', partRef: 'battery', state: 'missing', defectCode: null },
   'screw-trouble': { stepId: 'out:plate', kind: 'stripped', count: 1 },
+  'bit-renewed': { drive: 'PH00' },
   'gate-judged': { stepId: 'gate:before-leaving', hasPassed: false },
   'sheet-closed': { because: 'stopped at the bench' },
   'part-graded': { readings: { capacityShare: 91.5, shape: 'flat' } },

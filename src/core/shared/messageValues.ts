@@ -335,6 +335,7 @@ export interface MessageValues<Piece> {
   'refusals.cannotBeSent': Readonly<Record<never, never>>;
   'refusals.thisStepHasNoSuch': Readonly<Record<never, never>>;
   'refusals.thisStepWaitsOnThe': { fixture: Piece };
+  'refusals.noScrewOfThisDrive': Readonly<Record<never, never>>;
   'refusals.noScrewOfThisStep': Readonly<Record<never, never>>;
   'refusals.thisStepAsksNothingAbout': Readonly<Record<never, never>>;
   'refusals.thisStepFrees': { parts: readonly Piece[] };

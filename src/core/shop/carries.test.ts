@@ -73,7 +73,7 @@ describe('an assembly that comes out', () => {
     if (!made.ok) throw new Error('not made');
     const judged = applyFact(bench.world, made.value);
     if (!judged.ok) throw new Error(JSON.stringify(judged));
-    const kept = completeFact(made.value, { unitTags: [], partTags: ['P-1'], changes: judged.value });
+    const kept = completeFact(made.value, { unitTags: [], partTags: ['P-1'], changes: judged.value, bits: [] });
     expect(kept.payload.freed[0]?.carries).toEqual(['tilt', 'camera']);
 
     const past = new MemoryWorld(shippedModels, [rules], true);

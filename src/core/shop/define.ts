@@ -1,5 +1,6 @@
 import type { Change, World } from './world';
 import type { EntityKind } from '@/core/entities/entities';
+import type { BitUse } from '@/core/screws/bitWear';
 import type { Role } from '@/core/people/roles';
 import type { Outcome } from '@/core/shared/outcome';
 
@@ -53,6 +54,8 @@ export interface Involves {
 export interface TakenIn {
   readonly unitTags: readonly string[];
   readonly partTags: readonly string[];
+  /** What it did with the bits of the bench. */
+  readonly bits: readonly BitUse[];
   readonly changes: readonly Change[];
 }
 

@@ -94,7 +94,10 @@ describe('a unit is tagged', () => {
     const { tagsNeeded, completed } = definitions['unit-tagged'];
     const said = { parcelId: 'p', lineNo: null };
     expect(tagsNeeded(said)).toEqual({ unit: 1, part: 0 });
-    expect(completed(said, { unitTags: ['U-0009'], partTags: [], changes: [] })).toEqual({ ...said, tag: 'U-0009' });
+    expect(completed(said, { unitTags: ['U-0009'], partTags: [], changes: [], bits: [] })).toEqual({
+      ...said,
+      tag: 'U-0009',
+    });
     expect(definitions['unit-decided'].involves({ disposition: 'donor', proposed: 'donor', apartPlace: null })).toEqual(
       { needsLostReports: true },
     );

@@ -30,6 +30,7 @@ const stagesOf: Readonly<Partial<Record<PostedFactType, readonly UnitStage[]>>> 
   'wait-begun': atBench,
   'part-trouble': atBench,
   'screw-trouble': atBench,
+  'bit-renewed': atBench,
   'torque-read': atBench,
   'reuse-judged': atBench,
   'gate-judged': atBench,
@@ -202,6 +203,7 @@ describe('what the server adds', () => {
     const taken = (change: object | undefined) => ({
       unitTags: [],
       partTags: [],
+      bits: [],
       changes: change ? [change as never] : [],
     });
     expect(completed({ readings }, taken({ kind: 'part', id: 'part', before: null, after: graded }))).toMatchObject({

@@ -46,6 +46,7 @@ describe('what the server writes into a fact', () => {
       unitTags: [],
       partTags: ['P-1', 'P-2'],
       changes: [],
+      bits: [],
     }) as Fact<'step-done'>;
     expect(payload.freed.map(({ tag }) => tag)).toEqual(['P-1', undefined, 'P-2']);
   });
@@ -67,6 +68,7 @@ describe('what the server writes into a fact', () => {
       unitTags: [],
       partTags: [],
       changes: judged.value,
+      bits: [],
     }) as Fact<'part-graded'>;
     expect(logged.payload.verdict).toEqual({ grade: 'C', limiting: 'wear' });
     // Under other rules the readings might give another grade; the log's verdict stays.
@@ -80,7 +82,7 @@ describe('what the server writes into a fact', () => {
 
   test('a fact that needs nothing goes into the log as it came', () => {
     const given = fact('unit-matched', {});
-    expect(completeFact(given, { unitTags: [], partTags: [], changes: [] })).toBe(given);
+    expect(completeFact(given, { unitTags: [], partTags: [], changes: [], bits: [] })).toBe(given);
     expect(tagsNeeded(given)).toEqual({ unit: 0, part: 0 });
   });
 });

@@ -154,7 +154,7 @@ describe('a step', () => {
     ];
     const said = { stepId: 'out:x', seconds: 1, freed };
     expect(tagsNeeded(said)).toEqual({ unit: 0, part: 2 });
-    const { freed: kept } = completed(said, { unitTags: [], partTags: ['P-1', 'P-2'], changes: [] });
+    const { freed: kept } = completed(said, { unitTags: [], partTags: ['P-1', 'P-2'], changes: [], bits: [] });
     expect(kept).toEqual([{ ...freed[0], tag: 'P-1' }, freed[1], { ...freed[2], tag: 'P-2' }]);
   });
 });

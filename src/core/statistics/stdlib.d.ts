@@ -9,3 +9,9 @@ declare module '@stdlib/stats-base-dists-triangular-variance/lib/main.js' {
   const square: typeof variance;
   export default square;
 }
+
+declare module '@stdlib/stats-base-dists-poisson-cdf/lib/main.js' {
+  import type cdf from '@stdlib/stats-base-dists-poisson-cdf';
+  const chance: typeof cdf;
+  export default chance;
+}

@@ -165,6 +165,7 @@ const migrations: readonly Migration[] = [
     up: (db) => db('opening_entries').update({ entry: db.raw(`replace(entry, ?, ?)`, ['"head":', '"drive":']) }),
   },
   { name: '060_carries_of_parts', up: (db) => tables.carriesOfParts(db.schema) },
+  { name: '061_bit_lives', up: (db) => tables.bitLives(db.schema) },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

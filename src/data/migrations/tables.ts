@@ -298,6 +298,17 @@ export const rulesOfFacts = (schema: Knex.SchemaBuilder) =>
   });
 
 /** What had been found in the unit when a part came out of it. */
+/** Screws and stripped heads of every bit, from its renewal on: what the log says of them, kept as it grows. */
+export const bitLives = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('bit_lives', (table) => {
+    code(table, 'bench', 20).notNullable();
+    code(table, 'drive', 12).notNullable();
+    table.bigInteger('from_position').unsigned().notNullable();
+    table.integer('screws').notNullable();
+    table.integer('stripped').notNullable();
+    table.primary(['bench', 'drive', 'from_position']);
+  });
+
 export const carriesOfParts = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('parts', (table) => {
     table.json('carries').notNullable().defaultTo('[]');

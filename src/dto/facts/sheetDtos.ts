@@ -32,6 +32,7 @@ import {
   type SkipCause,
 } from '@/core/entities/stages';
 import type { TorqueReading } from '@/core/screws/torqueState';
+import { drivePattern } from '@/core/procedure/drives';
 import { findings, type Finding } from '@/core/procedure/vocabulary';
 import { screwKeepings, type ScrewKeeping } from '@/core/shared/houseRules';
 import { sheetKinds, type SheetKind } from '@/core/teardown/sheet/runSheet';
@@ -221,6 +222,11 @@ export class ScrewTroubleDto implements Omit<Payloads['screw-trouble'], never> {
   @Min(1)
   @Max(50)
   count!: number;
+}
+
+export class BitRenewedDto implements Omit<Payloads['bit-renewed'], never> {
+  @Matches(drivePattern)
+  drive!: string;
 }
 
 export class GateJudgedDto implements Omit<Payloads['gate-judged'], never> {

@@ -6,6 +6,7 @@ import { isCertified } from '@/core/people/roster';
 import { shopDay } from '@/core/shared/shopDay';
 import { unrehearsed } from '@/core/rehearsal/certified';
 import type { Outcome } from '@/core/shared/outcome';
+import type { BitLife } from '@/core/screws/bitWear';
 import { sheetOf } from '@/core/sheet/sheetOf';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { knowledgeFor } from '@/core/triage/knowledge';
@@ -20,6 +21,7 @@ import { findModel } from '@/data/models/modelRepository';
 import { listMembers } from '@/data/people/peopleRepository';
 import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
 import { partsOfUnit } from '@/data/parts/partRepository';
+import { bitLives } from '@/data/screws/bitLives';
 import { findUnit } from '@/data/units/unitRepository';
 import { timedSteps, type TimedSteps } from '@/data/yields/timedSteps';
 
@@ -39,6 +41,8 @@ export interface BenchView {
   readonly proposed: readonly string[];
   /** The sheet of the unit as it is here, so that it stands on the screen before the planner is there. */
   readonly sheet: Outcome<RunSheet> | null;
+  /** The bits of the shop, with what they have turned. */
+  readonly bits: readonly BitLife[];
   /** How long its steps took on other units. */
   readonly timed: TimedSteps;
 }
@@ -47,7 +51,7 @@ export interface BenchView {
 export async function readBench(db: Knex, tag: string, personId: string, now: Date): Promise<BenchView | undefined> {
   const unit = await findUnit(db, { tag });
   if (!unit?.modelId || unit.modelVersion === null) return undefined;
-  const [written, parts, ground, people, timed, recalls, rules, { price }] = await Promise.all([
+  const [written, parts, ground, people, timed, recalls, rules, { price }, bits] = await Promise.all([
     findModel(db, unit.modelId, unit.modelVersion),
     partsOfUnit(db, unit.id),
     planGround(db, unit.modelId, now),
@@ -56,6 +60,7 @@ export async function readBench(db: Knex, tag: string, personId: string, now: Da
     recallsOf(db, personId, unit.modelId),
     currentRules(db),
     priceBook(db, now),
+    bitLives(db),
   ]);
   const model = written && price(written);
   const leads = people.filter(({ role, hasLeft }) => role === 'lead' && !hasLeft).map(({ id, name }) => ({ id, name }));
@@ -69,5 +74,5 @@ export async function readBench(db: Knex, tag: string, personId: string, now: Da
     ? proposedTargets(model, unit, knowledgeFor(shopKnowledge(await knowledgeGround(db, now), rules), model.id), rules)
     : [];
   const sheet = unit.sheet ? sheetOf(model, unit, unit.sheet) : null;
-  return { unit, model, parts, ground, leads, timed, unrehearsed: toRehearse, lacksCertificate, proposed, sheet };
+  return { unit, model, parts, ground, leads, timed, bits, unrehearsed: toRehearse, lacksCertificate, proposed, sheet };
 }

@@ -5,10 +5,12 @@ import { phone, shippedModels } from '../../../tests/support/models';
 import { RandomHistory } from '../../../tests/support/randomHistory';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
 import { applyFact } from '@/core/shop/applyFact';
-import type { Fact, FactType, Payloads } from '@/core/shop/facts';
+import type { BitLife } from '@/core/screws/bitWear';
+import type { Fact, FactType, Payloads, RecordedFact } from '@/core/shop/facts';
 import { MemoryWorld } from '@/core/shop/memoryWorld';
 import type { Person } from '@/core/people/roles';
 import { factsAfter, findFact } from '@/data/facts/factRepository';
+import { bitLives } from '@/data/screws/bitLives';
 import { findUnit } from '@/data/units/unitRepository';
 import { compareWithLog } from './compareWithLog';
 import { recordFact } from './recordFact';
@@ -64,6 +66,33 @@ const identity = (serial: string) => ({
   variant: 'grey-64',
   serial,
 });
+
+/** The bits by the log alone: facts that were taken back never happened, and each renewal begins anew. */
+function recounted(log: readonly RecordedFact[]): readonly BitLife[] {
+  const undone = new Set(log.flatMap((fact) => (fact.type === 'undone' ? [fact.payload.factId] : [])));
+  const lives = new Map<string, BitLife[]>();
+  const livesOf = (bench: string, drive: string) => {
+    const key = `${bench} ${drive}`;
+    const known = lives.get(key) ?? [];
+    lives.set(key, known);
+    return known;
+  };
+  const fresh = { screws: 0, stripped: 0, isOver: false };
+  for (const fact of log.filter(({ id }) => !undone.has(id))) {
+    const { bench } = fact;
+    if (fact.type === 'bit-renewed')
+      livesOf(bench, fact.payload.drive).push({ bench, drive: fact.payload.drive, ...fresh });
+    if (fact.type !== 'step-done' && fact.type !== 'screw-trouble') continue;
+    for (const { drive, screws, stripped } of fact.payload.bits ?? []) {
+      const own = livesOf(bench, drive);
+      const last = own.pop() ?? { bench, drive, ...fresh };
+      own.push({ ...last, screws: last.screws + screws, stripped: last.stripped + stripped });
+    }
+  }
+  return [...lives.values()]
+    .flatMap((own) => own.map((life, at) => ({ ...life, isOver: at < own.length - 1 })))
+    .sort((a, b) => a.bench.localeCompare(b.bench) || (a.drive < b.drive ? -1 : a.drive > b.drive ? 1 : 0));
+}
 
 describe('recordFact', () => {
   test('sending a fact twice, or twice at once, changes nothing', async () => {
@@ -207,6 +236,7 @@ describe('the log rebuilds the tables', () => {
       expect(comparison).toMatchObject({ facts: 5000, differences: [] });
       const things = Object.values(world.tables).reduce((sum, table) => sum + table.size, 0);
       expect(comparison.things).toBe(things);
+      expect(await bitLives(own.db)).toEqual(recounted(await factsAfter(own.db, 0, 9000)));
     } finally {
       await own.drop();
     }

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { endHolds } from '@/data/triage/holds';
+import { bitsUsed } from '@/core/shop/bitsUsed';
 import { applyFact } from '@/core/shop/applyFact';
 import type { Entities, EntityKind } from '@/core/entities/entities';
 import { definitions, type Fact, type RecordedFact } from '@/core/shop/facts';
@@ -18,6 +19,7 @@ import { findEntities } from '@/data/facts/entityTables';
 import { appendFact, findFact, lastFactAbout } from '@/data/facts/factRepository';
 import { loadWorld } from '@/data/facts/loadWorld';
 import { spoolLabels } from '@/data/labels/labelJobs';
+import { countBits } from '@/data/screws/bitLives';
 import { saveChanges } from '@/data/facts/saveChanges';
 import { findMember, findPersonName } from '@/data/people/peopleRepository';
 import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
@@ -58,8 +60,8 @@ export async function recordFact(db: Knex, person: Person, fact: Fact, now: Date
 async function record(trx: Knex, person: Person, given: Fact, now: Date): Promise<Outcome<Acknowledged>> {
   const known = await findFact(trx, given.id);
   if (known) return accept(await repeat(trx, known));
+  const target = given.type === 'undone' ? await findFact(trx, given.payload.factId) : undefined;
   if (given.type === 'undone') {
-    const target = await findFact(trx, given.payload.factId);
     if (target && !mayTakeBack(person, target.personId)) return refuse('not-permitted', { role: person.role });
   }
   const world = await loadWorld(trx, given);
@@ -69,7 +71,7 @@ async function record(trx: Knex, person: Person, given: Fact, now: Date): Promis
   const dated = withRules(world, given);
   const judged = applyFact(world, dated);
   if (!judged.ok) return judged;
-  const fact = await complete(trx, dated, judged.value);
+  const fact = await complete(trx, world, dated, judged.value);
   const outcome = fact === dated ? judged : applyFact(world, fact);
   if (!outcome.ok) return outcome;
   await saveChanges(trx, outcome.value);
@@ -77,6 +79,7 @@ async function record(trx: Knex, person: Person, given: Fact, now: Date): Promis
   await spoolLabels(trx, fact, outcome.value, now);
   const { id: personId, bench } = person;
   const position = await appendFact(trx, fact, { personId, bench, receivedAt: now }, outcome.value);
+  await countBits(trx, { ...fact, bench, position }, target);
   return accept({ id: fact.id, position, isRepeat: false, results: resultsOf(outcome.value) });
 }
 
@@ -107,7 +110,7 @@ function withRules(world: World, { rulesVersion, ...fact }: Fact): Fact {
 }
 
 /** Gives out the tags that a fact needs, and writes down what the log should keep. */
-async function complete(trx: Knex, fact: Fact, changes: readonly Change[]): Promise<Fact> {
+async function complete(trx: Knex, world: World, fact: Fact, changes: readonly Change[]): Promise<Fact> {
   const needed = tagsNeeded(fact);
   const take = async (counter: 'unit-tag' | 'part-tag', letter: 'U' | 'P', count: number) => {
     if (count === 0) return [];
@@ -116,7 +119,7 @@ async function complete(trx: Knex, fact: Fact, changes: readonly Change[]): Prom
   };
   const unitTags = await take('unit-tag', 'U', needed.unit);
   const partTags = await take('part-tag', 'P', needed.part);
-  return completeFact(fact, { unitTags, partTags, changes });
+  return completeFact(fact, { unitTags, partTags, changes, bits: bitsUsed(world, fact) });
 }
 
 /** Lines of a manifest are not sent back: nobody acts on one by one. */

@@ -6,6 +6,7 @@ import type { SheetState } from '@/core/entities/entities';
 import { screwLedger } from '@/core/sheet/screwLedger';
 import { trayNow } from '@/core/sheet/trayNow';
 import type { ReactNode } from 'react';
+import { screwsTurned } from '@/core/screws/screwsTurned';
 import { discard, type Cup } from '@/core/screws/placeScrews';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { isDebt } from '@/core/teardown/sheet/gateSteps';
@@ -33,6 +34,8 @@ export function BenchSide({
   state,
   sheet,
   step,
+  bits,
+  person,
   onStray,
   onFound,
   children,
@@ -84,6 +87,7 @@ export function BenchSide({
             />
           ))}
         </Box>
+        {step.leg !== 'gate' && <BitLines step={step} bits={bits} bench={person.bench} />}
         {sheet.cups.length > 0 && (
           <Box pt="8px">
             <KeyButton keyName="l" label={words.whereDoesLeftOverScrew()} size="small" onPress={onStray} />
@@ -149,6 +153,22 @@ export function BenchSide({
       </Section>
     </Box>
   );
+}
+
+/** What the bits of this step have turned since they were new. */
+function BitLines({
+  step,
+  bits,
+  bench,
+}: Pick<BenchProps, 'bits'> & { readonly step: SheetStep; readonly bench: string }) {
+  return screwsTurned(step.joints).map(({ drive }) => {
+    const own = bits.find((life) => life.drive === drive && life.bench === bench && !life.isOver);
+    return (
+      <Box key={drive} textStyle="note" color="inkMuted" pt="8px">
+        {words.bitHasTurned({ drive, screws: own?.screws ?? 0, stripped: own?.stripped ?? 0 })}
+      </Box>
+    );
+  });
 }
 
 function CupView({

@@ -15,6 +15,7 @@ export interface BenchProps {
   readonly person: Person;
   readonly leads: BenchView['leads'];
   readonly timed: BenchView['timed'];
+  readonly bits: BenchView['bits'];
   readonly unrehearsed: BenchView['unrehearsed'];
   readonly lacksCertificate: BenchView['lacksCertificate'];
   /** Other units to take up while this one waits. */

@@ -25,6 +25,7 @@ export const stepDone = (d: { step: Text; seconds: number }) => l`${d.step}, ${s
 export const stepSkipped = (d: { step: Text; because: Text }) => l`${d.step} skipped: ${d.because}`;
 export const waitBegun = (d: { step: Text; taken: number; fixture: Text; place: Text }) => l`${d.step}: ${minutes(d.taken)} on ${d.fixture} ${d.place}`;
 export const partTrouble = (d: { part: Text; state: Text; hasDefect: 'yes' | 'no'; defect: Text }) => l`${d.part}: ${d.state}${select(d.hasDefect, { "yes": l` (${d.defect})`, "other": l`` })}`;
+export const bitRenewed = (d: { drive: Text }) => l`New ${d.drive} bit at this bench`;
 export const screwTrouble = (d: { step: Text; count: number; kind: Text }) => l`${d.step}: ${plural(d.count, 0, { "one": l`${number(d.count)} screw`, "other": l`${number(d.count)} screws` })} ${d.kind}`;
 export const torqueRead = (d: { step: Text; newtonCm: number }) => l`${d.step}: ${tenths(d.newtonCm)} N·cm`;
 export const reuseJudged = (d: { isReused: 'yes' | 'no'; part: Text }) => l`${select(d.isReused, { "yes": l`${d.part} can be reused`, "other": l`${d.part} is renewed` })}`;

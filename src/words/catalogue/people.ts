@@ -1,7 +1,17 @@
 // Made from words/en/people.json by `npm run words`. Change it there.
 import { l, plural, select, type Text } from '@/words/runtime';
-import { number } from '@/words/format';
+import { number, tenths } from '@/words/format';
 
+export const bits = () => l`Bits`;
+export const wornBits = (d: { count: number }) => l`${plural(d.count, 0, { "0": l`none worn`, "one": l`${number(d.count)} worn`, "other": l`${number(d.count)} worn` })}`;
+export const noBitsYet = () => l`Counted from the first step with screws.`;
+export const bit = () => l`Bit`;
+export const screwsTurned = () => l`Screws since new`;
+export const headsStripped = () => l`Heads stripped`;
+export const othersWouldStrip = () => l`Usual by now`;
+export const about = (d: { usual: number }) => l`${tenths(d.usual)}`;
+export const worn = () => l`worn: renew it`;
+export const bitsRenewedAtBench = () => l`Every screw loosened or tightened is counted on the bench’s bit of its drive. A new bit is noted at the bench, under “Screw”.`;
 export const whoAtBench = () => l`Who is at the bench?`;
 export const pressYourNumberThenType = () => l`Press your number, then type your PIN.`;
 export const pin = () => l`PIN`;

@@ -79,6 +79,7 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
     }),
   'screw-trouble': ({ count, kind }, named) =>
     words.screwTrouble({ step: stepOf(named), count, kind: screwTroubleNames[kind] }),
+  'bit-renewed': words.bitRenewed,
   'torque-read': ({ newtonCm }, named) => words.torqueRead({ step: stepOf(named), newtonCm }),
   'reuse-judged': ({ isReused }, { part }) => words.reuseJudged({ part, isReused: yes(isReused) }),
   'gate-judged': ({ hasPassed }, named) => words.gateJudged({ step: stepOf(named), hasPassed: yes(hasPassed) }),

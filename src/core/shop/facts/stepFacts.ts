@@ -12,8 +12,19 @@ import type {
   Unit,
 } from '@/core/entities/entities';
 import type { TorqueReading } from '@/core/screws/torqueState';
+import { isScrew } from '@/core/procedure/joints';
+import type { BitUse } from '@/core/screws/bitWear';
 import { define, on } from '../define';
-import { lockedMinutes, advance, handOn, stepAtHand, stepSpokenOf, stepToSkip, type StepAtHand } from '../openSheet';
+import {
+  lockedMinutes,
+  advance,
+  handOn,
+  openSheet,
+  stepAtHand,
+  stepSpokenOf,
+  stepToSkip,
+  type StepAtHand,
+} from '../openSheet';
 import { fit, free, isThere, tagsOfNewParts, takenOff, withCarried, withTags } from '../stepParts';
 import { keptOf, keptStep } from '@/core/sheet/replanSheet';
 import { rungNow } from '@/core/sheet/rungNow';
@@ -58,6 +69,8 @@ export const stepFacts = {
     readonly awaySeconds?: number;
     /** Nobody said whether a long stretch was work or break: it took at least `seconds`, and perhaps longer. */
     readonly isCensored?: boolean;
+    /** Screws turned, by bit; noted by the server. */
+    readonly bits?: readonly BitUse[];
   }>({
     subject: 'unit',
     saidBy: 'technician',
@@ -65,8 +78,9 @@ export const stepFacts = {
     // What comes off an assembly that is out already is no longer on it.
     involves: ({ stepId }) => ({ needsOwnParts: ['out', 'move'].includes(readStepId(stepId).leg) }),
     tagsNeeded: ({ freed }) => ({ unit: 0, part: freed.filter(isThere).length }),
-    completed: (payload, { partTags, changes }) => ({
+    completed: (payload, { partTags, changes, bits }) => ({
       ...payload,
+      ...(bits.length > 0 && { bits }),
       freed: withCarried(withTags(payload.freed, partTags), changes),
     }),
     printsLabels: tagsOfNewParts,
@@ -170,17 +184,30 @@ export const stepFacts = {
     }),
   }),
 
-  'screw-trouble': define<ScrewTrouble>({
+  'screw-trouble': define<ScrewTrouble & { readonly bits?: readonly BitUse[] }>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: on(stepSpokenOf, ({ unit, model, sheet }, fact) => {
-      const anew = { ...sheet, screwTroubles: [...sheet.screwTroubles, fact.payload] };
+    completed: (payload, { bits }) => (bits.length > 0 ? { ...payload, bits } : payload),
+    effect: on(stepSpokenOf, ({ unit, model, sheet }, { payload: { stepId, kind, count } }) => {
+      const anew = { ...sheet, screwTroubles: [...sheet.screwTroubles, { stepId, kind, count }] };
       // On a rebuild it is owed on the way back, and so the sheet has a step more.
       const planned = sheetOf(model, unit, anew);
       if (!planned.ok) return planned;
       const stepIds = planned.value.steps.map(({ id }) => id);
       return accept([unitChange(unit, { ...unit, sheet: { ...anew, stepIds } })]);
+    }),
+  }),
+
+  /** A new bit of this drive at this bench: its screws are counted from here on. */
+  'bit-renewed': define<{ readonly drive: string }>({
+    subject: 'unit',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(openSheet, ({ unit, model }, { payload: { drive } }) => {
+      const isOfModel = model.joints.some((joint) => isScrew(joint) && joint.drive === drive);
+      if (!isOfModel) return refuse('bad-input', { field: 'drive', says: message('refusals.noScrewOfThisDrive') });
+      return accept([unitChange(unit, unit)]);
     }),
   }),
 

@@ -24,7 +24,7 @@ import { WantedDialog } from './WantedDialog';
 
 export type Asked = Question | 'wanted' | 'stray';
 
-interface BenchDialogsProps extends Pick<BenchProps, 'unit' | 'model' | 'shop'> {
+interface BenchDialogsProps extends Pick<BenchProps, 'unit' | 'model' | 'shop' | 'person' | 'bits'> {
   readonly asks: Asked | null;
   readonly onAsk: (asks: Asked | null) => void;
   readonly state: SheetState;
@@ -101,7 +101,10 @@ export function BenchDialogs(props: BenchDialogsProps) {
       return (
         <ScrewTroubleDialog
           step={step}
+          bits={props.bits}
+          bench={props.person.bench}
           onClose={close}
+          onNewBit={(drive) => void shop.act('bit-renewed', unit.id, { drive })}
           onTrouble={(kind, count) => void shop.act('screw-trouble', unit.id, { stepId: step.id, kind, count })}
           onStray={() => onAsk('stray')}
         />

@@ -1,27 +1,61 @@
 'use client';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { wearOf, withHead, type BitLife, type BitWear } from '@/core/screws/bitWear';
+import { screwsTurned } from '@/core/screws/screwsTurned';
 import { screwTroubles, type ScrewTroubleKind } from '@/core/entities/stages';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Dialog } from '@/ui/base/Dialog';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
 import { screwTroubleNames } from '@/words/say/names';
+import { BitQuestion } from './BitQuestion';
 import * as words from '@/words/catalogue/benchLater';
 
 /** One screw at a time: what is the matter with it. */
 export function ScrewTroubleDialog({
   step,
+  bits,
+  bench,
   onClose,
   onTrouble,
+  onNewBit,
   onStray,
 }: {
   readonly step: SheetStep;
+  /** Of the whole shop. */
+  readonly bits: readonly BitLife[];
+  readonly bench: string;
   readonly onClose: () => void;
   readonly onTrouble: (kind: ScrewTroubleKind, count: number) => void;
+  readonly onNewBit: (drive: string) => void;
   /** One lies there, and nobody knows where from. */
   readonly onStray: () => void;
 }) {
+  const [asked, setAsked] = useState<BitWear | null>(null);
+  const [turned] = screwsTurned(step.joints);
+  const tell = (kind: ScrewTroubleKind) => {
+    onTrouble(kind, 1);
+    if (kind !== 'stripped' || !turned) return onClose();
+    // The head that was told of just now is one more than the page knows.
+    setAsked(wearOf(withHead(bits, bench, turned.drive), bench, turned.drive));
+  };
+  if (asked)
+    return (
+      <KeyLayer>
+        <Dialog title={words.bitAtThisBench({ drive: asked.drive })} onClose={onClose}>
+          <BitQuestion
+            wear={asked}
+            onKeep={onClose}
+            onRenew={() => {
+              onNewBit(asked.drive);
+              onClose();
+            }}
+          />
+        </Dialog>
+      </KeyLayer>
+    );
   return (
     <KeyLayer>
       <Dialog title={words.screw2()} onClose={onClose}>
@@ -38,10 +72,7 @@ export function ScrewTroubleDialog({
               look="outline"
               justifyContent="flex-start"
               isEnabled={step.cups.length > 0}
-              onPress={() => {
-                onTrouble(kind, 1);
-                onClose();
-              }}
+              onPress={() => tell(kind)}
             />
           ))}
           <KeyButton

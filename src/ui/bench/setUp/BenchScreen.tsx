@@ -45,8 +45,21 @@ export function BenchScreen({
     if (plan) return plan(model, unit, unit.sheet);
     return isAsServed ? view.sheet : undefined;
   }, [plan, model, unit, view, isAsServed]);
-  const { parts, ground, leads, timed, unrehearsed, lacksCertificate } = view;
-  const bench = { unit, model, shop, parts, person, ground, leads, timed, unrehearsed, lacksCertificate, meanwhile };
+  const { parts, ground, leads, timed, bits, unrehearsed, lacksCertificate } = view;
+  const bench = {
+    unit,
+    model,
+    shop,
+    parts,
+    person,
+    ground,
+    leads,
+    timed,
+    bits,
+    unrehearsed,
+    lacksCertificate,
+    meanwhile,
+  };
 
   // Newer than what was served, as after a reload without the server: what it is now is being planned.
   if (sheet === undefined) return <Box p="28px">{words.oneMoment()}</Box>;
