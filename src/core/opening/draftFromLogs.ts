@@ -17,6 +17,11 @@ export interface DraftFromLogs {
   readonly contradicted: readonly OrderPair[];
 }
 
+const troubleSeen = 'Trouble seen:';
+
+/** Whether a step of the draft says that something went wrong in the log. */
+export const isTroubled = (detail: string): boolean => detail.startsWith(troubleSeen);
+
 interface Step {
   readonly key: string;
   readonly id: string;
@@ -59,7 +64,7 @@ export function draftFromLogs(head: OpeningHead, logs: readonly OpeningLog[]): D
     const operation: Operation = {
       id: step.id,
       title: titleOf(first, 'out'),
-      detail: first.trouble === '' ? '' : `Trouble seen: ${first.trouble}`,
+      detail: first.trouble === '' ? '' : `${troubleSeen} ${first.trouble}`,
       face: face.id,
       ...(first.posture !== '' && { posture: first.posture }),
       tool: first.tool || 'Hands',

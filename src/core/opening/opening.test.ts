@@ -203,13 +203,45 @@ describe('what is asked', () => {
       'battery',
       'way-back',
       'second-log',
+      'off-when-dead',
       'depth-PH00-3',
       'values',
       'places',
       'price',
+      'captive',
       'revisions',
+      'marks',
     ]);
     expect(asked.map(({ weight }) => weight)).toEqual([...asked.map(({ weight }) => weight)].sort((a, b) => b - a));
+  });
+
+  test('of each step, what a log cannot tell: heat, seam, cure, tie, motion, what helps; and nothing that is answered', () => {
+    const glued = log(1, [
+      entry('cut', 'cover', { trouble: 'sticks' }),
+      entry('slide', 'tray'),
+      entry('unplug', 'cover'),
+      entry('take', 'cover'),
+      entry('take', 'tray'),
+    ]);
+    const { model } = draftFromLogs(head, [glued]);
+    const ids = (of: typeof model) => questionsFor(of, [], 2).map(({ id }) => id);
+    const perStep = ['heat', 'seam', 'limit', 'ladder', 'cure'].map((field) => `${field}-cut-cover`);
+    expect(ids(model)).toEqual(expect.arrayContaining([...perStep, 'motion-slide-tray']));
+    for (const { asks, path } of questionsFor(model, [], 2)) {
+      expect(say(asks)).not.toMatch(/[{}]/);
+      expect(path).toBeDefined();
+    }
+    const answered = model.operations.map((operation) => ({
+      ...operation,
+      heat: { source: 'hot plate' as const, celsius: 70 },
+      seam: [],
+      limit: { mm: 20, because: 'The cable ties it.', until: 'unplug-cover' },
+      ladder: { rungs: [], stop: 'Leave it.' },
+      motion: { kind: 'slide' as const },
+      back: operation.back && { ...operation.back, waits: [] },
+    }));
+    const left = ids({ ...model, operations: answered, offWhenDead: 'Unplug the battery.' });
+    expect(left.filter((id) => /^(heat|seam|limit|ladder|cure|motion|off)-/.test(id))).toEqual([]);
   });
 
   test('an imbalance is asked about by name, and what is known is not asked', () => {

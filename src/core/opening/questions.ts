@@ -1,5 +1,7 @@
 import { isScrew } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
+import { isTroubled } from './draftFromLogs';
 import type { Path } from '@/core/procedure/patch';
 import type { Imbalance } from './balance';
 import { message, type Message } from '@/core/shared/message';
@@ -59,7 +61,16 @@ export function questionsFor(model: Model, imbalances: readonly Imbalance[], log
       }),
       weight: 80,
     },
+    model.offWhenDead === undefined && {
+      id: 'off-when-dead',
+      asks: message('opening.howOffWhenDead'),
+      because: message('opening.deadUnitsComeToo'),
+      weight: 72,
+      path: ['offWhenDead'],
+    },
     ...lookAlikes(model),
+    ...aboutScrews(model),
+    ...model.operations.flatMap((operation, index) => aboutStep(model, operation, index)),
     unvalued.length > 0 && {
       id: 'values',
       asks: message('opening.whatGoodOneWorth', { names: unvalued.map(({ name }) => name) }),
@@ -90,6 +101,106 @@ export function questionsFor(model: Model, imbalances: readonly Imbalance[], log
     },
   ];
   return asked.filter((question) => question !== false).sort((a, b) => b.weight - a.weight);
+}
+
+/** What is seen of screws once, and of all of them together. */
+function aboutScrews({ joints }: Model): readonly Question[] {
+  const at = joints.findIndex(isScrew);
+  const screws = joints.filter(isScrew);
+  if (at === -1) return [];
+  return [
+    ...(screws.some(({ isCaptive }) => isCaptive !== undefined)
+      ? []
+      : [
+          {
+            id: 'captive',
+            asks: message('opening.doAnyScrewsStay'),
+            because: message('opening.captiveScrewsHaveNoCup'),
+            weight: 40,
+            path: ['joints', at, 'isCaptive'],
+          },
+        ]),
+    ...(screws.some(({ mark }) => mark !== undefined)
+      ? []
+      : [
+          {
+            id: 'marks',
+            asks: message('opening.isAnythingPrinted'),
+            because: message('opening.printedMarksShow'),
+            weight: 12,
+            path: ['joints', at, 'mark'],
+          },
+        ]),
+  ];
+}
+
+/** What a log cannot tell of a step: where its heat, its seam and its waits are, how far it moves, what helps when it sticks. */
+function aboutStep({ joints, parts, operations }: Model, operation: Operation, index: number): readonly Question[] {
+  const { id, title, opens, heat, solvent, seam, motion, ladder, limit, detail, back } = operation;
+  const opened = joints.filter((joint) => opens.includes(joint.id));
+  const isGlued = opened.some(({ kind }) => kind === 'glue');
+  // A log that warmed something just before has a step of its own for it.
+  const isWarmed = [operation, operations[index - 1]].some((step) => step?.heat ?? step?.solvent);
+  const held = new Set(opened.flatMap(({ holds }) => holds));
+  const tie = operations
+    .slice(index + 1)
+    .flatMap((later) => joints.filter((joint) => later.opens.includes(joint.id)))
+    .find(({ kind, holds }) => (kind === 'ribbon' || kind === 'plug') && holds.some((part) => held.has(part)));
+  const tied = parts.find((part) => tie?.holds.includes(part.id) && held.has(part.id));
+  const ask = (field: keyof Operation, question: Pick<Question, 'asks' | 'because' | 'weight'>): Question => ({
+    id: `${field}-${id}`,
+    ...question,
+    path: ['operations', index, field],
+  });
+  const asked: (Question | false | undefined)[] = [
+    isGlued &&
+      !isWarmed &&
+      !heat &&
+      !solvent &&
+      ask('heat', {
+        asks: message('opening.howWarm', { title }),
+        because: message('opening.heatIsHeldAgainstCell'),
+        weight: 68,
+      }),
+    isGlued &&
+      seam === undefined &&
+      ask('seam', {
+        asks: message('opening.whereSeamBegins', { title }),
+        because: message('opening.depthAndCornersPerStretch'),
+        weight: 56,
+      }),
+    tied !== undefined &&
+      limit === undefined &&
+      ask('limit', {
+        asks: message('opening.howFarOpens', { name: tied.name, title }),
+        because: message('opening.cableTiesIt'),
+        weight: 66,
+      }),
+    opened.some(({ kind }) => kind === 'tab') &&
+      motion === undefined &&
+      ask('motion', {
+        asks: message('opening.whichWay', { title }),
+        because: message('opening.arrowShowsIt'),
+        weight: 44,
+      }),
+    isTroubled(detail) &&
+      ladder === undefined &&
+      ask('ladder', {
+        asks: message('opening.whatHelps', { title }),
+        because: message('opening.rungsGiveUpInTime'),
+        weight: 54,
+      }),
+    isGlued &&
+      back !== null &&
+      back.waits === undefined && {
+        id: `cure-${id}`,
+        asks: message('opening.howLongCures', { title: back.title }),
+        because: message('opening.dayPlanUsesWait'),
+        weight: 52,
+        path: ['operations', index, 'back', 'waits'],
+      },
+  ];
+  return asked.filter((question) => question !== false && question !== undefined);
 }
 
 /** Screws of one drive that can be mistaken: what lies below the shallower hole decides what a mix-up costs. */

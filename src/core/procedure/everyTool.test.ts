@@ -30,9 +30,13 @@ test.each(shippedModels.map((model) => [model.name, model] as const))(
       for (const { tool, hands } of sheet.value.steps)
         for (const each of [tool, hands?.withTool ?? tool])
           expect(each === 'Hands' || sheet.value.tools.includes(each)).toBe(true);
-      return sheet.value.tools;
+      // What only a rung needs is named apart, once.
+      expect(sheet.value.rungTools.filter((tool) => sheet.value.tools.includes(tool) || tool === 'Hands')).toEqual([]);
+      return [...sheet.value.tools, ...sheet.value.rungTools];
     });
     expect(laidOut.length).toBeGreaterThan(0);
     expect(laidOut.filter((tool) => !named.has(tool))).toEqual([]);
+    const rungs = model.operations.flatMap(({ ladder }) => ladder?.rungs.flatMap(({ tool }) => tool ?? []) ?? []);
+    expect(rungs.filter((tool) => tool !== 'Hands' && !laidOut.includes(tool))).toEqual([]);
   },
 );

@@ -153,6 +153,8 @@ export const on = (d: { isOn: 'yes' | 'no'; seconds: number }) => l`${select(d.i
 export const nextScrewInNcm = (d: { screw: Text }) => l`next: ${d.screw}, N·cm`;
 export const aimAt = (d: { aim: Text }) => l`aim ${d.aim}`;
 export const screwOnFace = (d: { screw: Text; face: Text }) => l`${d.screw} on ${d.face}`;
+export const rungToolsMissing = (d: { tools: Text }) => l`Not in this shop, needed if a joint won’t come loose: ${d.tools}`;
+export const rungToolsMissingSays = () => l`Without it that way of trying falls out; hand the unit over instead.`;
 export const toolsMissing = (d: { tools: Text }) => l`Not in this shop: ${d.tools}`;
 export const toolsMissingSays = () => l`Borrow it or take another before you begin; nothing else does this step.`;
 export const takeAll = (d: { isAll: 'yes' | 'no' }) => l`${select(d.isAll, { "yes": l`As proposed`, "other": l`Everything of value` })}`;

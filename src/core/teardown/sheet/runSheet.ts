@@ -1,4 +1,5 @@
 import { endedBy } from '@/core/procedure/ends';
+import { rungTools } from '@/core/procedure/everyTool';
 import { closedInBy, gateBefore, planFor, unproven } from '@/core/procedure/gates';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Consumable, Debt, Minutes, Operation } from '@/core/procedure/operations';
@@ -28,6 +29,8 @@ export interface RunSheet {
   readonly steps: readonly SheetStep[];
   readonly minutes: Minutes;
   readonly tools: readonly string[];
+  /** What is needed beside them only where a joint won't come loose. */
+  readonly rungTools: readonly string[];
   readonly consumables: readonly Consumable[];
   readonly cups: readonly Cup[];
   readonly keeping: ScrewKeeping;
@@ -151,14 +154,17 @@ export function planRunSheet(written: Model, request: SheetRequest, rules: Sheet
     existing,
   );
 
+  const tools = [...new Set(steps.flatMap(({ tool, hands }) => [tool, hands?.withTool ?? tool]))];
+  const stuck = new Set(steps.flatMap(({ leg, operationId }) => (leg === 'out' ? (operationId ?? []) : [])));
+  const onRungs = model.operations.filter(({ id }) => stuck.has(id)).flatMap(rungTools);
+
   return accept({
     steps,
     cups,
     keeping,
     minutes: sumMinutes(steps),
-    tools: [...new Set(steps.flatMap(({ tool, hands }) => [tool, hands?.withTool ?? tool]))].filter(
-      (tool) => tool !== 'Hands',
-    ),
+    tools: tools.filter((tool) => tool !== 'Hands'),
+    rungTools: [...new Set(onRungs)].filter((tool) => tool !== 'Hands' && !tools.includes(tool)),
     consumables: sumConsumables(steps),
     screwCount: cups.reduce((sum, { group }) => sum + (group.kind === 'screw' ? group.count : 0), 0),
   });

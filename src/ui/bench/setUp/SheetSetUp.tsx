@@ -58,6 +58,7 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
   const worth = targets.reduce((sum, id) => sum + (getModelPart(model, id).valueCents?.B ?? 0), 0);
   const minutes = sheet.ok ? sheet.value.minutes : { low: 0, likely: 0, high: 0 };
   const lacked = sheet.ok ? sheet.value.tools.filter((tool) => rules.missingTools.includes(tool)) : [];
+  const onRungs = sheet.ok ? sheet.value.rungTools.filter((tool) => rules.missingTools.includes(tool)) : [];
   const work = Math.round(minutes.likely * rules.labourCentsPerMinute);
 
   return (
@@ -114,6 +115,11 @@ export function SheetSetUp(props: BenchProps & { readonly kind: SheetKind; reado
           )}
           {lacked.length > 0 && (
             <Caution what={later.toolsMissing({ tools: list(lacked) })}>{later.toolsMissingSays()}</Caution>
+          )}
+          {onRungs.length > 0 && (
+            <Caution tone="waiting" what={later.rungToolsMissing({ tools: list(onRungs) })}>
+              {later.rungToolsMissingSays()}
+            </Caution>
           )}
           {mustWipe && <Caution what={later.dataFirst()}>{later.startsWipeNowOnceIn()}</Caution>}
           {kind === 'teardown' && !mustWipe && !unit.isWiped && (

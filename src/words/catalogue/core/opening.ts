@@ -3,6 +3,24 @@ import { l, plural, type Text } from '@/words/runtime';
 import { list, number, tenths } from '@/words/format';
 import { sayer } from '@/words/sayer';
 
+export const howOffWhenDead = () => l`How do you make it safe when it cannot be switched off?`;
+export const deadUnitsComeToo = () => l`Units with a dead screen or key come too, and the battery is still live.`;
+export const doAnyScrewsStay = () => l`Do any of the screws stay in their part when they are loose?`;
+export const captiveScrewsHaveNoCup = () => l`Captive screws get no cup and are not missed in the count.`;
+export const isAnythingPrinted = () => l`Is anything printed beside the screw holes?`;
+export const printedMarksShow = () => l`Numbers, letters and colours beside holes are drawn as they are printed.`;
+export const howWarm = (d: { title: Text }) => l`${d.title}: how is it warmed, how warm, and what lies below?`;
+export const heatIsHeldAgainstCell = () => l`The heat plan keeps the cell below its limit.`;
+export const whereSeamBegins = (d: { title: Text }) => l`${d.title}: where does the cut begin, how deep is each stretch, which corners come last?`;
+export const depthAndCornersPerStretch = () => l`Too deep cuts what lies behind the seam.`;
+export const howFarOpens = (d: { title: Text; name: Text }) => l`${d.title}: how far does the ${d.name} open before its cable is off?`;
+export const cableTiesIt = () => l`A cable still ties it, and is torn when it is opened further.`;
+export const whichWay = (d: { title: Text }) => l`${d.title}: which way does it move, and how far?`;
+export const arrowShowsIt = () => l`An arrow on the drawing shows it.`;
+export const whatHelps = (d: { title: Text }) => l`${d.title}: what helps when it won’t come loose, and when do you stop?`;
+export const rungsGiveUpInTime = () => l`It went wrong in a log: the next person should know what to try.`;
+export const howLongCures = (d: { title: Text }) => l`${d.title}: how long does it cure, and on which fixture?`;
+export const dayPlanUsesWait = () => l`The day plan works on other units in that time.`;
 export const howSwitchedOffAndHow = () => l`How is it switched off, and how do you confirm that?`;
 export const noBoardLiftedBeforeOff = () => l`No board is lifted before it is off.`;
 export const whichPartBattery = () => l`Which part is the battery?`;
@@ -29,7 +47,7 @@ export const mmScrewWithSameDrive = (d: { lengthMm: number }) => l`A ${tenths(d.
 export const howLongAreThose = (d: { drive: Text }) => l`How long are the ${d.drive} screws?`;
 export const unknownLengthCannotBeTold = () => l`A screw of unknown length cannot be told from another, and nobody knows which hole it would hurt.`;
 
-export const all: Readonly<Record<string, (d: never) => string>> = { howSwitchedOffAndHow, noBoardLiftedBeforeOff, whichPartBattery, powerComesOffFirstAnd, logOutBackWhereDifference, everythingThatComesOffGoes, howDoesGoBackTogether, nothingClosesWhatWasOpened, takeApartAgainInAnother, secondLogWillShowWhich, whatGoodOneWorth, plannerLeavesInAnyPart, whereAreJointsMoveThem, theyAreOnGridUntil, whatDoesWholeOneSell, triageComparesWithItsParts, haveYouSeenOneThat, revisionsChangeSteps, howDeepHole, entryUnread, lineUnknown, minutesUnread, mmScrewWithSameDrive, howLongAreThose, unknownLengthCannotBeTold };
+export const all: Readonly<Record<string, (d: never) => string>> = { howOffWhenDead, deadUnitsComeToo, doAnyScrewsStay, captiveScrewsHaveNoCup, isAnythingPrinted, printedMarksShow, howWarm, heatIsHeldAgainstCell, whereSeamBegins, depthAndCornersPerStretch, howFarOpens, cableTiesIt, whichWay, arrowShowsIt, whatHelps, rungsGiveUpInTime, howLongCures, dayPlanUsesWait, howSwitchedOffAndHow, noBoardLiftedBeforeOff, whichPartBattery, powerComesOffFirstAnd, logOutBackWhereDifference, everythingThatComesOffGoes, howDoesGoBackTogether, nothingClosesWhatWasOpened, takeApartAgainInAnother, secondLogWillShowWhich, whatGoodOneWorth, plannerLeavesInAnyPart, whereAreJointsMoveThem, theyAreOnGridUntil, whatDoesWholeOneSell, triageComparesWithItsParts, haveYouSeenOneThat, revisionsChangeSteps, howDeepHole, entryUnread, lineUnknown, minutesUnread, mmScrewWithSameDrive, howLongAreThose, unknownLengthCannotBeTold };
 
 /** What the core found out, as a sentence. */
 export const say = sayer<'opening'>({
