@@ -81,9 +81,12 @@ export const entryHead = {
   proofOfOff: 'Both keys 10 s; the glass stays dark.',
 } as const;
 
-/** Types all lines into an editor whose first line is open, with the keys a hand would press. */
-export async function typeEntry(page: Page): Promise<void> {
-  for (const line of entryLines) {
+/** Types the model of thirty lines. */
+export const typeEntry = (page: Page): Promise<void> => typeLines(page, entryLines);
+
+/** Types lines into an editor whose first line is open, with the keys a hand would press. */
+export async function typeLines(page: Page, lines: readonly Partial<OperationLine>[]): Promise<void> {
+  for (const line of lines) {
     const last = lineFields.findLastIndex((field) => line[field] !== undefined);
     for (const [at, field] of lineFields.slice(0, last + 1).entries()) {
       if (at > 0) await page.keyboard.press('Tab');

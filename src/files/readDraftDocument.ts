@@ -5,7 +5,7 @@ import type { Model } from '@/core/procedure/model';
 import { upgradeModel, type FirstModel } from '@/core/procedure/upgradeModel';
 
 /** What a draft may still lack: texts may be empty, lists too, figures may be out of range. Shapes must be right. */
-const forgiven = new Set(['minLength', 'minItems', 'pattern', 'minimum', 'maximum', 'anyOf']);
+const forgiven = new Set(['minLength', 'minItems', 'minProperties', 'pattern', 'minimum', 'maximum', 'anyOf']);
 
 const isForgiven = (key: string, value: unknown): boolean =>
   forgiven.has(key) && (typeof value !== 'object' || key === 'anyOf');

@@ -93,9 +93,11 @@ test('a field for all of the format: a seam, an end with its own step, a mark, a
   await fill(page, 'Fixture', 'clamp');
   await add('Add Ways it can end');
   await page.waitForSelector('fieldset[aria-label="Ways it can end"]');
-  await add('Add Blocked by').catch(() => add('Add Parts in its way'));
-  await fill(page, 'Parts in its way', 'nothing-here');
-  await says(page, 'There is no “nothing-here”.');
+  await add('Add Parts in its way');
+  await page.select('select[aria-label="Add to Parts in its way"]', 'lid');
+  await page.waitForSelector(
+    '[aria-label="Parts in its way"] button[aria-label="Remove Lid"], [aria-label="Parts in its way"] button[aria-label="Remove lid"]',
+  );
   await saved(page);
   // Its screws: lengths nobody measured stay unknown, and an unknown drive is taken with a note.
   await press(page, '1');

@@ -53,7 +53,8 @@ function wordsFor(model: Model, at: number, field: LineField): readonly string[]
     }
     case 'frees': {
       const freed = new Set(above.flatMap(({ frees }) => frees));
-      return [...model.parts].sort((a, b) => Number(freed.has(a.id)) - Number(freed.has(b.id))).map(({ name }) => name);
+      // What is out already is not proposed: “battery” is a part of its own though the battery door is out.
+      return model.parts.filter(({ id }) => !freed.has(id)).map(({ name }) => name);
     }
     case 'after':
       return above.map(({ id }) => id).reverse();

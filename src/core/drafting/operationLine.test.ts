@@ -147,11 +147,17 @@ describe('completions', () => {
 
   test('come from the model’s own words, the last entry of a list', () => {
     expect(completionsFor(model, 2, 'tool', 'fo')).toEqual(['Fork']);
-    expect(completionsFor(model, 2, 'frees', 'speaker, cam')).toEqual(['speaker, camera']);
+    expect(completionsFor(model, 1, 'frees', 'speaker, cam')).toEqual(['speaker, camera']);
     expect(completionsFor(model, 2, 'after', 'lift')).toEqual(['lift-the-camera-out']);
     expect(completionsFor(model, 2, 'title', 'take the c')).toEqual(['Take the camera out']);
     expect(completionsFor(model, 2, 'opens', 'rib')).toEqual(['ribbon ']);
     expect(completionsFor(model, 2, 'minutes', '1')).toEqual([]);
+  });
+
+  test('offer no part that is out already: a new one may begin with its name', () => {
+    const doored = write([{ title: 'Open the door', frees: 'battery door' }]);
+    expect(completionsFor(doored, 1, 'frees', 'battery')).toEqual([]);
+    expect(completionsFor(doored, 0, 'frees', 'battery')).toEqual(['battery door']);
   });
 
   test('offer nothing that is typed in full, and no joint that is open already', () => {
@@ -166,7 +172,9 @@ describe('what is guessed from words', () => {
     ['back cover', 'housing'],
     ['main board', 'board'],
     ['port board', 'port'],
-    ['battery plate', 'battery'],
+    ['battery plate', 'cover'],
+    ['battery door', 'housing'],
+    ['battery', 'battery'],
     ['charge socket', 'port'],
     ['side key', 'keys'],
     ['thing', 'cover'],

@@ -20,9 +20,17 @@ const categoryWords: readonly (readonly [PartCategory, RegExp])[] = [
   ['housing', /\b(back|shell|frame|door|deck|base|lid|cover|case|housing|strap)\b/],
 ];
 
+/** What covers something is called by what it covers: “battery door”, “camera plate”. Its last word says what it is. */
+const coverings: readonly (readonly [PartCategory, RegExp])[] = [
+  ['housing', /\b(door|cover|lid|shell|frame|case)$/],
+  ['cover', /\b(plate|shield|tape|strip|gasket|foam|seal|spring|bracket)$/],
+];
+
 export function guessCategory(name: string): PartCategory {
-  const words = name.toLowerCase();
+  const words = name.trim().toLowerCase();
   if (/\bport board\b/.test(words)) return 'port';
+  const covering = coverings.find(([, pattern]) => pattern.test(words));
+  if (covering) return covering[0];
   return categoryWords.find(([, pattern]) => pattern.test(words))?.[0] ?? 'cover';
 }
 

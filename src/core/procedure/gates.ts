@@ -48,7 +48,8 @@ export function readiness(model: Model, path: TestPath, state: Pick<BackState, '
   const board = mainBoards(model).find((id) => state.outParts.has(id));
   if (board !== undefined) return { lacks: board };
   const missing = [...path.parts].filter((part) => state.outParts.has(part));
-  const lays = usesPack ? [] : missing.filter((part) => sources.includes(part));
+  // A source that is out is laid in, whether it lies between springs or has a plug that is put on then.
+  const lays = usesPack ? [] : sources.filter((part) => state.outParts.has(part));
   const absent = missing.find((part) => !sources.includes(part));
   if (absent !== undefined) return { lacks: absent };
   return { plan: { mates, lays, usesPack } };

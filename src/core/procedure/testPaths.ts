@@ -100,12 +100,18 @@ export const mainSources = (model: Model): readonly string[] =>
     .filter(({ category, power }) => power === 'main' || (category === 'battery' && power !== 'second'))
     .map(({ id }) => id);
 
-/** The joints that a test pack takes the place of: those that put the main source on. */
+/**
+ * The joints that a test pack takes the place of: those that put a main source on. A source that names none is pressed or
+ * plugged onto its electrical joints.
+ */
 export function sourceJoints(model: Model): ReadonlySet<string> {
-  const sources = mainSources(model);
   return new Set(
-    model.joints
-      .filter(({ power, holds }) => power === true && holds.some((part) => sources.includes(part)))
-      .map(({ id }) => id),
+    mainSources(model).flatMap((source) => {
+      const holding = model.joints.filter(({ holds }) => holds.includes(source));
+      const named = holding.filter(({ power }) => power === true);
+      return (named.length > 0 ? named : holding.filter(({ kind }) => electricalKinds.includes(kind))).map(
+        ({ id }) => id,
+      );
+    }),
   );
 }

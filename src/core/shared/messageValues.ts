@@ -44,7 +44,7 @@ export interface MessageValues<Piece> {
   'checks.toolGoesIntoMmDeep': { label: Piece; isDepthMm: 'yes' | 'no'; depthMm: Piece; because: Piece };
   'checks.leadRoundZone': Readonly<Record<never, never>>;
   'checks.stayAtMmThere': { depthMm: Piece };
-  'checks.driverStandsIn': { label: Piece; because: Piece };
+  'checks.driverStandsIn': { isNamed: 'yes' | 'no'; label: Piece; because: Piece };
   'checks.moveJointToWhereOr': Readonly<Record<never, never>>;
   'checks.outsideProtectedZoneHousePries': { tool: Piece };
   'checks.takePlasticToolOrMark': Readonly<Record<never, never>>;

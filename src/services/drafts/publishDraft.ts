@@ -1,6 +1,7 @@
 import * as words from '@/words/catalogue/models';
 import { say } from '@/words/catalogue/core/checks';
 import type { Knex } from 'knex';
+import { tidied } from '@/core/drafting/tidied';
 import type { Model } from '@/core/procedure/model';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { isDuplicate } from '@/data/errors';
@@ -27,7 +28,7 @@ export async function publishDraft(
       if (!draft) return refuse('not-found');
       if (draft.version !== expects) return refuse('draft-stale', { by: draft.savedBy, version: draft.version });
       const version = ((await newestVersion(trx, draft.document.id)) ?? 0) + 1;
-      const read = readModelDocument(JSON.stringify({ ...draft.document, version }));
+      const read = readModelDocument(JSON.stringify({ ...tidied(draft.document), version }));
       const faults = read.problems.filter(({ severity }) => severity === 'error');
       const [first] = faults;
       if (!read.model || !isPublishable(read)) {

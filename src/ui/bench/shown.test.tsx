@@ -2,7 +2,7 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { AppRouterContext, type AppRouterInstance } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactNode } from 'react';
-import { shippedModels } from '../../../tests/support/models';
+import { shippedModels, writtenModels } from '../../../tests/support/models';
 import { situationsOf } from '../../../tests/support/situations';
 import type { Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
@@ -123,7 +123,7 @@ const elsewhere = ({ aliases, revisions, configurations, variants, parts, maker,
   parts.map((part) => part.aliases),
 ];
 
-test.each(shippedModels.map((model) => [model.name, model] as const))(
+test.each([...shippedModels, ...writtenModels].map((model) => [model.name, model] as const))(
   '%s: every sentence that its author wrote is shown, at the bench where it is needed or in the library',
   (_, model) => {
     const shown = `${inTheLibrary(model)}\n${atTheBench(model, sheetsOf(model))}`.toLowerCase();

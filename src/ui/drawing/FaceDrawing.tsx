@@ -92,7 +92,7 @@ export function FaceDrawing({
         )}
         {protectedZones.map((zone) => (
           <Inner
-            key={zone.label}
+            key={`${zone.label} ${zone.xMm} ${zone.yMm}`}
             state="shielded"
             x={zone.xMm}
             y={zone.yMm}
@@ -105,7 +105,7 @@ export function FaceDrawing({
           drawnOver={[...others, ...own, ...(face.indicators ?? [])]}
         />
         {keepOut.map((zone) => (
-          <g key={zone.label}>
+          <g key={`${zone.label} ${zone.xMm} ${zone.yMm}`}>
             <rect x={zone.xMm} y={zone.yMm} width={zone.widthMm} height={zone.heightMm} fill="url(#keep-out)" />
           </g>
         ))}

@@ -38,7 +38,7 @@ export function FaceLegend({
         </Box>
       )}
       {zones.keepOut.map((zone) => (
-        <Box key={zone.label} color="danger" fontWeight="600">
+        <Box key={`${zone.label} ${zone.xMm} ${zone.yMm}`} color="danger" fontWeight="600">
           {words.zone({
             label: zone.label,
             forbids: zone.forbids ?? 'tool',

@@ -106,7 +106,15 @@ export function EditorScreen({ view }: { readonly view: DraftView }) {
           )}
           {sheet === 'parts' && <PartsTable model={model} onChange={change} />}
           {sheet === 'model' && <ModelForm model={model} onChange={change} />}
-          {sheet === 'fields' && <FieldsSheet key={operation?.id} model={model} at={at} onChange={change} />}
+          {sheet === 'fields' && (
+            <FieldsSheet
+              key={operation?.id}
+              model={model}
+              at={at}
+              onChoose={(step) => choose(step, false)}
+              onChange={change}
+            />
+          )}
         </ScrollBox>
         <EditorKeys
           isOnLines={sheet === 'lines'}

@@ -1,6 +1,9 @@
 // Made from words/en/fields.json by `npm run words`. Change it there.
 import { l, select, type Text } from '@/words/runtime';
 
+export const addTo = (d: { name: Text }) => l`Add to ${d.name}`;
+export const addChoice = () => l`Add …`;
+export const numbered = (d: { name: Text; number: Text }) => l`${d.name} ${d.number}`;
 export const A = () => l`Grade A`;
 export const B = () => l`Grade B`;
 export const C = () => l`Grade C`;
@@ -190,6 +193,10 @@ export const waits = () => l`Waits`;
 export const warm = () => l`Warm first`;
 export const what = () => l`What`;
 export const when = () => l`Only when`;
+export const whenEnds = () => l`After these ends`;
+export const whenTests = () => l`Quick tests`;
+export const whenFindings = () => l`Found`;
+export const whenAbsentFindings = () => l`Not found`;
 export const where = () => l`Where`;
 export const widthMm = () => l`Width`;
 export const withTool = () => l`Together with`;
@@ -202,9 +209,12 @@ export const remove = () => l`Remove`;
 export const removeThis = (d: { name: Text }) => l`Remove ${d.name}`;
 export const noSuch = (d: { id: Text }) => l`There is no “${d.id}”.`;
 export const notANumber = (d: { unit: string }) => l`Write a number${select(d.unit, { "none": l``, "other": l` of ${d.unit}` })}.`;
+export const outOfRange = (d: { hasHigh: 'yes' | 'no'; low: Text; high: Text }) => l`${select(d.hasHigh, { "yes": l`Between ${d.low} and ${d.high}.`, "other": l`${d.low} or more.` })}`;
+export const notAnId = () => l`Small letters, digits and hyphens only: a-1.`;
+export const notThisForm = () => l`This does not have the form that this field needs.`;
 export const ofWhat = () => l`Fields of`;
-export const thisLine = () => l`this line`;
+export const lineNamed = (d: { number: Text; title: Text }) => l`line ${d.number}, ${d.title}`;
 export const wholeModel = () => l`the whole model`;
-export const jointNamed = (d: { id: Text }) => l`joint ${d.id}`;
-export const partNamed = (d: { id: Text }) => l`part ${d.id}`;
-export const faceNamed = (d: { id: Text }) => l`face ${d.id}`;
+export const jointNamed = (d: { id: Text; what: Text }) => l`joint ${d.id}, ${d.what}`;
+export const partNamed = (d: { name: Text }) => l`part ${d.name}`;
+export const faceNamed = (d: { name: Text }) => l`face ${d.name}`;

@@ -230,7 +230,11 @@ function screwsInZones(
     return [
       problem(model, 'keep-out', {
         path: ['joints', index],
-        says: message('checks.driverStandsIn', { label: zone.label, because: zone.because }),
+        says: message('checks.driverStandsIn', {
+          isNamed: zone.label.trim() === '' ? 'no' : 'yes',
+          label: zone.label,
+          because: zone.because,
+        }),
         mend: message('checks.moveJointToWhereOr'),
       }),
     ];

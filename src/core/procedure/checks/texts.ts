@@ -3,46 +3,46 @@ import type { Path } from '../patch';
 import { problem, type ModelProblem } from './problem';
 import { message } from '@/core/shared/message';
 
-/** Names that are empty, and texts with markup or control characters. */
+type Texts = readonly (readonly [text: string, path: Path])[];
+
+/** Texts that are empty, and texts with markup or control characters. */
 export function checkTexts(model: Model): readonly ModelProblem[] {
-  return [...missing(model), ...marked(model)];
+  const texts = textsOf(model);
+  return [...missing(model, texts), ...marked(model, texts)];
 }
 
-function missing(model: Model): ModelProblem[] {
-  const named: readonly (readonly [string, Path])[] = [
-    [model.maker, ['maker']],
-    [model.name, ['name']],
-    [model.letters, ['letters']],
-    [model.proofOfOff, ['proofOfOff']],
-    ...model.faces.map(({ name }, at) => [name, ['faces', at, 'name']] as const),
-    ...model.parts.map(({ name }, at) => [name, ['parts', at, 'name']] as const),
-    ...model.operations.flatMap(({ title, tool }, at) => [
-      [title, ['operations', at, 'title']] as const,
-      [tool, ['operations', at, 'tool']] as const,
-    ]),
-  ];
-  return named
-    .filter(([text]) => text.trim() === '')
+/** Texts that may be left empty: a sentence that adds nothing, and what other rules ask for. */
+const mayBeEmpty: readonly unknown[] = ['detail', 'fixture', '$schema'];
+
+/** Every text that is there says something: an empty one was begun in a form and forgotten. */
+const missing = (model: Model, texts: Texts): ModelProblem[] =>
+  texts
+    .filter(([text, path]) => text.trim() === '' && !mayBeEmpty.includes(path.at(-1)))
     .map(([, path]) =>
       problem(model, 'text-missing', {
         path,
-        says: message('checks.empty', { path: path.at(-1) }),
+        says: message('checks.empty', { path: path.findLast((step) => typeof step === 'string') }),
         mend: message('checks.write'),
       }),
     );
-}
 
 /** Any of the characters that markup or the others begin with: most texts have none, and are done. */
 const suspicious = /[<\u0000-\u0008\u000b-\u001f\u007f\u202a-\u202e\u2066-\u2069]/;
 const markup = /<[a-z!/][^>]*>|[\u0000-\u0008\u000b-\u001f\u007f\u202a-\u202e\u2066-\u2069]/i;
 
-function marked(model: Model): ModelProblem[] {
-  const found: ModelProblem[] = [];
+const marked = (model: Model, texts: Texts): ModelProblem[] =>
+  texts.flatMap(([text, path]) => {
+    const match = suspicious.test(text) ? markup.exec(text) : null;
+    return match ? [markupProblem(model, text, match[0], path)] : [];
+  });
+
+/** Every text of the document with its place: those that are empty, and those with a sign that markup begins with. */
+function textsOf(model: Model): Texts {
+  const found: (readonly [string, Path])[] = [];
   const path: (string | number)[] = [];
   const visit = (node: unknown): void => {
     if (typeof node === 'string') {
-      const match = suspicious.test(node) ? markup.exec(node) : null;
-      if (match) found.push(markupProblem(model, node, match[0], [...path]));
+      if (node.trim() === '' || suspicious.test(node)) found.push([node, [...path]]);
     } else if (Array.isArray(node)) {
       node.forEach((entry, at) => within(at, entry));
     } else if (typeof node === 'object' && node !== null) {

@@ -27,28 +27,31 @@ export interface View extends Precedence {
 /** One view for each set of operations that a unit of this model can meet. */
 export function viewsOf(model: Model): readonly View[] {
   const views = new Map<string, View>();
-  const opening = openingOf(model);
-  const everOpened = new Set([...opening.values()].flat());
+  const opened = openingOf(model);
+  const everOpened = new Set(
+    model.operations.flatMap((operation) => [...opened(operation), ...byAnyEnd(operation, opened)]),
+  );
   for (const situation of situationsOf(model)) {
     const operations = operationsFor(model, situation);
     const ended = situation.ended ?? new Map<string, string>();
     const key = [...operations.map(({ id }) => id), ...[...ended].flat()].join(' ');
-    if (!views.has(key)) views.set(key, viewOf(model, operations, ended, opening, everOpened));
+    if (!views.has(key)) views.set(key, viewOf(model, operations, ended, opened, everOpened));
   }
   return [...views.values()];
 }
 
-type Opening = ReadonlyMap<Operation, readonly string[]>;
+/** The joints that an operation opens, as a view has it: with what the end that it has there opens, and what is released. */
+type Opening = (operation: Operation) => readonly string[];
 
 function viewOf(
   model: Model,
   operations: readonly Operation[],
   ended: ReadonlyMap<string, string>,
-  opening: Opening,
+  opened: Opening,
   everOpened: ReadonlySet<string>,
 ): View {
   const openers = gather(
-    operations.flatMap((operation) => (opening.get(operation) ?? []).map((joint) => [joint, operation.id] as const)),
+    operations.flatMap((operation) => opened(operation).map((joint) => [joint, operation.id] as const)),
   );
   const freers = gather(operations.flatMap(({ id, frees }) => frees.map((part) => [part, id] as const)));
   // A joint that only other revisions open is not there; one that nothing ever opens is, and holds.
@@ -79,19 +82,23 @@ function passesOf(
   });
 }
 
-/** The joints that each operation can open, those that are released by others included. */
 function openingOf(model: Model): Opening {
   const releases = new Map(model.joints.flatMap(({ id, releases: others }) => (others ? [[id, others] as const] : [])));
-  return new Map(
-    model.operations.map((operation) => {
-      const { opens, opensIfShut = [], ends = [] } = operation;
-      const opened = new Set([...opens, ...opensIfShut, ...ends.flatMap((end) => end.opens ?? [])]);
-      // A set that grows while it is walked: what is released may release more.
-      for (const joint of opened) for (const next of releases.get(joint) ?? []) opened.add(next);
-      return [operation, [...opened]];
-    }),
-  );
+  // Most views have the very operations of the model.
+  const known = new WeakMap<Operation, readonly string[]>();
+  return (operation) => {
+    const before = known.get(operation);
+    if (before) return before;
+    const opened = new Set([...operation.opens, ...(operation.opensIfShut ?? [])]);
+    // A set that grows while it is walked: what is released may release more.
+    for (const joint of opened) for (const next of releases.get(joint) ?? []) opened.add(next);
+    known.set(operation, [...opened]);
+    return [...opened];
+  };
 }
+
+const byAnyEnd = (operation: Operation, opened: Opening): readonly string[] =>
+  (operation.ends ?? []).flatMap(({ id }) => opened(endedBy(operation, id)));
 
 function gather(pairs: readonly (readonly [string, string])[]): ReadonlyMap<string, readonly string[]> {
   const lists = new Map<string, string[]>();

@@ -1,4 +1,4 @@
-import { shippedModels } from '../../../../tests/support/models';
+import { shippedModels, writtenModels } from '../../../../tests/support/models';
 import { situationsOf } from '../../../../tests/support/situations';
 import { isScrew, type Joint } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
@@ -77,7 +77,7 @@ const seenBy: Partial<Readonly<Record<DeviceTest, readonly PartCategory[]>>> = {
   keys: ['keys'],
 };
 
-test.each(shippedModels.map((model) => [model.name, model] as const))(
+test.each([...shippedModels, ...writtenModels].map((model) => [model.name, model] as const))(
   '%s: in every sheet each gate can be passed, each screw is where the metal has it, and each part goes back once',
   (_, model) => {
     const sheets = sheetsOf(model);

@@ -7,12 +7,21 @@ import { say as saySheet } from '@/words/catalogue/core/sheet';
 import type { Wording } from '@/core/shared/message';
 import { ChoiceCell, FieldRow, TextCell } from '../FieldRow';
 import { freshValue, isId, isPlain, resolved, type Field } from './formatSchema';
-import { idsFor } from './idsFor';
+import { codeName } from './codeNames';
+import { TextList, ThingList, TickList } from './PlainLists';
+import { thingsFor } from './thingsFor';
 import * as names from '@/words/catalogue/fields';
 
 const labels = names as unknown as Readonly<Record<string, () => string>>;
-/** What a field of the format is called. */
-export const labelOf = (key: string): string => (labels[key] ? labels[key]() : key);
+/** What a field of the format is called, by the field that it is in where that makes it another thing. */
+export function labelOf(key: string, within: string | undefined): string {
+  const own = `${within}${key.charAt(0).toUpperCase()}${key.slice(1)}`;
+  return (labels[own] ?? labels[key])?.() ?? key;
+}
+
+/** The field that a thing of the document stands in. */
+const fieldAt = (path: Path): string | undefined =>
+  [...path].reverse().find((step): step is string => typeof step === 'string');
 
 const units: readonly (readonly [RegExp, string])[] = [
   [/Mm$|^mm$/, 'mm'],
@@ -58,7 +67,7 @@ export function SchemaFields({ model, path, field, without = [], onSet }: Fields
           .filter((key) => !isThere(key))
           .map((key) => (
             <Button key={key} size="small" onClick={() => onSet([...path, key], freshValue(properties[key] as Field))}>
-              {names.add({ name: labelOf(key) })}
+              {names.add({ name: labelOf(key, fieldAt(path)) })}
             </Button>
           ))}
       </Box>
@@ -76,7 +85,7 @@ function OneField({
 }: Omit<FieldsProps, 'without'> & { readonly name: string; readonly isRequired: boolean }) {
   const value = readPath(model, path);
   const own = resolved(field, value);
-  const label = labelOf(name);
+  const label = labelOf(name, fieldAt(path.slice(0, -1)));
   const remove = isRequired ? undefined : () => onSet(path, undefined);
   if (own.type === 'array' && own.items && !isPlain(own.items))
     return (
@@ -91,7 +100,7 @@ function OneField({
   return (
     <FieldRow label={label}>
       <Box display="grid" gridTemplateColumns={remove ? 'minmax(0, 1fr) auto' : 'minmax(0, 1fr)'} gap="6px">
-        <PlainField {...{ model, path, name, label, onSet }} field={own} value={value} />
+        <PlainField {...{ model, path, name, label, isRequired, onSet }} field={own} value={value} />
         {remove && <RemoveButton label={label} onRemove={remove} />}
       </Box>
     </FieldRow>
@@ -106,6 +115,7 @@ function PlainField({
   label,
   field,
   value,
+  isRequired,
   onSet,
 }: {
   readonly model: Model;
@@ -114,6 +124,7 @@ function PlainField({
   readonly label: string;
   readonly field: Field;
   readonly value: unknown;
+  readonly isRequired: boolean;
   readonly onSet: FieldsProps['onSet'];
 }) {
   if (field.enum)
@@ -121,7 +132,7 @@ function PlainField({
       <ChoiceCell
         label={label}
         value={String(value)}
-        names={Object.fromEntries(field.enum.map((word) => [word, word]))}
+        names={choicesOf(field, name, path)}
         onTake={(word) => onSet(path, word)}
       />
     );
@@ -147,43 +158,69 @@ function PlainField({
         <TextCell
           label={label}
           value={String(value)}
-          whyNot={(text) => (isNumber(text) ? null : names.notANumber({ unit: unit === '' ? 'none' : unit }))}
+          whyNot={(text) => {
+            if (!isNumber(text)) return names.notANumber({ unit: unit === '' ? 'none' : unit });
+            return isWithin(field, read(text)) ? null : sayRange(field);
+          }}
           onTake={(text) => onSet(path, read(text))}
         />
         <span>{unit}</span>
       </Box>
     );
   }
+  const things = thingsFor(model, path);
   if (field.type === 'array') {
-    const ids = field.items && isId(resolved(field.items, undefined)) ? idsFor(model, path) : undefined;
-    const read = (text: string) =>
-      text
-        .split(',')
-        .map((word) => word.trim())
-        .filter(Boolean);
-    const lost = (text: string) => (ids ? read(text).find((id) => !ids.has(id)) : undefined);
+    const values = value as readonly string[];
+    const item = resolved(field.items ?? {}, undefined);
+    const set = (next: readonly string[]) => onSet(path, next);
+    if (item.enum) return <TickList {...{ label, values }} options={choicesOf(item, name, path)} onSet={set} />;
+    if (isId(item) && things) return <ThingList {...{ label, values, things }} onSet={set} />;
+    return <TextList {...{ label, values }} onSet={set} />;
+  }
+  if (isId(field) && things) {
+    const known = typeof value === 'string' ? value : '';
+    const isLost = things[known] === undefined;
     return (
-      <TextCell
+      <ChoiceCell
         label={label}
-        value={(value as readonly string[]).join(', ')}
-        whyNot={(text) => {
-          const id = lost(text);
-          return id === undefined ? null : names.noSuch({ id });
-        }}
-        onTake={(text) => onSet(path, read(text))}
+        value={known}
+        names={isLost ? { [known]: known === '' ? names.addChoice() : names.noSuch({ id: known }), ...things } : things}
+        onTake={(id) => onSet(path, id)}
       />
     );
   }
-  const ids = isId(field) ? idsFor(model, path) : undefined;
   return (
     <TextCell
       label={label}
       value={saySheet(value as Wording<'sheet'>)}
-      whyNot={(text) => (ids && text.trim() !== '' && !ids.has(text.trim()) ? names.noSuch({ id: text.trim() }) : null)}
-      onTake={(text) => onSet(path, text.trim())}
+      whyNot={(text) => whyNot(field, text.trim())}
+      // What need not be there is gone when nothing stands in it.
+      onTake={(text) => onSet(path, text.trim() === '' && !isRequired ? undefined : text.trim())}
     />
   );
 }
+
+const isWithin = ({ minimum, maximum, exclusiveMinimum }: Field, value: number): boolean =>
+  value >= (minimum ?? -Infinity) && value <= (maximum ?? Infinity) && value > (exclusiveMinimum ?? -Infinity);
+
+const sayRange = ({ minimum, maximum, exclusiveMinimum }: Field): string =>
+  names.outOfRange({
+    low: minimum ?? exclusiveMinimum ?? 0,
+    high: maximum ?? 0,
+    hasHigh: maximum === undefined ? 'no' : 'yes',
+  });
+
+/** Why a text cannot stand in a field; an empty one may, since a draft may be unfinished. */
+function whyNot(field: Field, text: string): string | null {
+  const { pattern, maxLength = Infinity } = field;
+  if (text === '' || ((pattern === undefined || new RegExp(pattern).test(text)) && text.length <= maxLength))
+    return null;
+  return isId(field) ? names.notAnId() : names.notThisForm();
+}
+
+/** The codes of a field by their words. */
+const choicesOf = (field: Field, name: string, path: Path): Readonly<Record<string, string>> =>
+  Object.fromEntries((field.enum ?? []).map((code) => [code, codeName(name, code, path.length === 1)]));
 
 function ListField({
   model,

@@ -8,6 +8,7 @@ export interface Field {
   readonly const?: string;
   readonly pattern?: string;
   readonly minimum?: number;
+  readonly exclusiveMinimum?: number;
   readonly maximum?: number;
   readonly maxLength?: number;
   readonly required?: readonly string[];
@@ -48,14 +49,15 @@ export function freshValue(field: Field): unknown {
   const own = resolved(field, undefined);
   if (own.enum) return own.enum[0];
   if (own.type === 'boolean') return true;
-  if (own.type === 'number' || own.type === 'integer') return Math.max(own.minimum ?? 0, 0);
+  if (own.type === 'number' || own.type === 'integer')
+    return Math.max(own.minimum ?? 0, own.exclusiveMinimum === undefined ? 0 : 1);
   if (own.type === 'array') return own.items && !isPlain(own.items) ? [freshValue(own.items)] : [];
   if (own.type === 'object' || own.properties)
     return Object.fromEntries((own.required ?? []).map((key) => [key, freshValue(own.properties?.[key] as Field)]));
   return '';
 }
 
-/** A list of these is written in one line, with commas. */
+/** A list of these is one field: ticks, things of the model, or a line each. */
 export const isPlain = (field: Field): boolean => {
   const own = resolved(field, undefined);
   return own.type === 'string' || own.enum !== undefined;

@@ -36,7 +36,7 @@ export const airPlace = () => l`air the place`;
 export const toolGoesIntoMmDeep = (d: { label: Text; isDepthMm: 'yes' | 'no'; depthMm: Text; because: Text }) => l`The tool goes into “${d.label}”${select(d.isDepthMm, { "yes": l``, "other": l` ${d.depthMm} mm deep` })}: ${d.because}`;
 export const leadRoundZone = () => l`Lead it round the zone.`;
 export const stayAtMmThere = (d: { depthMm: Text }) => l`Stay at ${d.depthMm} mm there.`;
-export const driverStandsIn = (d: { label: Text; because: Text }) => l`The driver stands in “${d.label}”: ${d.because}`;
+export const driverStandsIn = (d: { isNamed: 'yes' | 'no'; label: Text; because: Text }) => l`The driver stands in ${select(d.isNamed, { "yes": l`“${d.label}”`, "other": l`a zone to keep out of` })}: ${d.because}`;
 export const moveJointToWhereOr = () => l`Move the joint to where it is, or free the zone first.`;
 export const outsideProtectedZoneHousePries = (d: { tool: Text }) => l`${d.tool} outside a protected zone: the house pries with plastic there.`;
 export const takePlasticToolOrMark = () => l`Take a plastic tool, or mark the zone that a plate protects.`;
