@@ -94,6 +94,7 @@ test('a field for all of the format: a seam, an end with its own step, a mark, a
   await add('Add Ways it can end');
   await page.waitForSelector('fieldset[aria-label="Ways it can end"]');
   await add('Add Parts in its way');
+  await page.waitForSelector('select[aria-label="Add to Parts in its way"]');
   await page.select('select[aria-label="Add to Parts in its way"]', 'lid');
   await page.waitForSelector(
     '[aria-label="Parts in its way"] button[aria-label="Remove Lid"], [aria-label="Parts in its way"] button[aria-label="Remove lid"]',

@@ -4,7 +4,7 @@ import { closedInBy, gateBefore, planFor, unproven } from '@/core/procedure/gate
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Consumable, Debt, Minutes, Operation } from '@/core/procedure/operations';
 import { operationsFor, type Situation } from '@/core/procedure/situation';
-import { workingTests } from '@/core/procedure/testPaths';
+import { testPaths, workingTests } from '@/core/procedure/testPaths';
 import type { Brought } from '@/core/procedure/transfers';
 import { walk } from '@/core/procedure/walk';
 import { wayBackOrder } from '@/core/procedure/wayBackOrder';
@@ -274,11 +274,17 @@ function wayBack(
   const state = () => ({ openJoints: now.open, outParts: now.out, disturbed, proven });
   const askedByFindings = (beside: SheetStep) =>
     gatesAfterFindings(findings, standing.passed, beside, (id) => round('gate', id));
+  const paths = [...testPaths(model).values()];
+  const isOnPath = (thing: string) => paths.some(({ joints, parts }) => joints.has(thing) || parts.has(thing));
+  // Behind the last step that a test could ask about: a cover that is only snapped on afterwards need not come off again
+  // when something fails.
+  let early = 0;
   const testBefore = (beside: SheetStep, operation: Operation | null) => {
     const { plan } = gateBefore(model, state(), operation && (closesIn.get(operation.id) ?? new Set()));
     if (!plan) return;
     const id = operation ? sealGateOf(operation.id) : lastGate;
-    steps.push(testGate(model, plan, beside, operation?.id ?? null, round('gate', id)));
+    const at = operation ? steps.length : early;
+    steps.splice(at, 0, testGate(model, plan, steps[at] ?? beside, operation?.id ?? null, round('gate', id)));
     proven = new Set([...proven, ...plan.tests]);
   };
   for (const operation of wayBackOrder(order).order) {
@@ -307,6 +313,7 @@ function wayBack(
     Object.assign(now, atHand);
     const made = [...step.joints.map(({ id }) => id), ...step.places];
     for (const thing of made) disturbed.add(thing);
+    if (made.some(isOnPath)) early = steps.length;
     proven = unproven(model, proven, made);
   }
   const last = steps.at(-1) ?? standing.steps.at(-1);
