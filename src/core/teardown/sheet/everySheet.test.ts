@@ -41,6 +41,23 @@ class Metal {
     for (const part of places) this.out.delete(part);
   }
 
+  /** Tests by what they look at; where a model says itself what a test needs, that is another matter. */
+  tests(): readonly DeviceTest[] {
+    const { tests, testNeeds = [] } = this.model;
+    return tests.filter((test) => !testNeeds.some((need) => need.test === test));
+  }
+
+  plugsOf(test: DeviceTest): readonly Joint[] {
+    const { parts, joints } = this.model;
+    return parts
+      .filter(({ category }) => seenBy[test]?.includes(category))
+      .flatMap(({ id }) =>
+        joints.filter(
+          ({ kind, holds }) => ['plug', 'ribbon', 'board-plug', 'socket'].includes(kind) && holds.includes(id),
+        ),
+      );
+  }
+
   /** What a test lacks now, with what the gate puts on for it; nothing when it can be done. */
   lacks(test: DeviceTest, gate: SheetStep): readonly string[] {
     const { parts, joints, testPack } = this.model;
@@ -52,18 +69,14 @@ class Metal {
       (gate.usesPack && testPack !== undefined) ||
       (power.length > 0 ? power.every(isShut) : cells.every(({ id }) => isIn(id)));
     const boards = parts.filter(({ category, data }) => category === 'board' && data);
-    const looked = parts.filter(({ category }) => seenBy[test]?.includes(category));
-    const plugs = looked.flatMap(({ id }) =>
-      joints.filter(
-        ({ kind, holds }) => ['plug', 'ribbon', 'board-plug', 'socket'].includes(kind) && holds.includes(id),
-      ),
-    );
     return [
       ...(isPowered ? [] : ['power']),
       ...boards.filter(({ id }) => this.out.has(id)).map(({ id }) => id),
       ...(this.model.testNeeds?.some((need) => need.test === test)
         ? []
-        : plugs.filter((plug) => !isShut(plug)).map(({ id }) => id)),
+        : this.plugsOf(test)
+            .filter((plug) => !isShut(plug))
+            .map(({ id }) => id)),
     ];
   }
 }
@@ -102,6 +115,15 @@ test.each([...shippedModels, ...writtenModels].map((model) => [model.name, model
           faults.push(`${step.id} has nothing left to do`);
         metal.play(step);
       }
+      // Every plug that was opened is seen by its tests after it was made for good, wherever the gate stands.
+      for (const test of metal.tests())
+        for (const { id } of metal.plugsOf(test).filter((plug) => opened.has(plug.id))) {
+          const made = sheet.steps.findLastIndex(
+            ({ leg, joints }) => leg === 'back' && joints.some((one) => one.id === id),
+          );
+          const seen = sheet.steps.findLastIndex(({ tests }) => tests.includes(test));
+          if (made > seen) faults.push(`${id} is made after the last ${test} test`);
+        }
       // What stays open is said to stay open; what is out is never left on the bench.
       const leaves = new Set(model.operations.flatMap(({ back }) => (back?.leaves ?? []).map(({ joint }) => joint)));
       for (const joint of metal.open) if (!leaves.has(joint)) faults.push(`${joint} stays open`);
