@@ -94,13 +94,31 @@ test('a field for all of the format: a seam, an end with its own step, a mark, a
   await add('Add Ways it can end');
   await page.waitForSelector('fieldset[aria-label="Ways it can end"]');
   await add('Add Parts in its way');
-  await page.waitForSelector('select[aria-label="Add to Parts in its way"]');
-  await page.select('select[aria-label="Add to Parts in its way"]', 'lid');
-  await page.waitForSelector(
-    '[aria-label="Parts in its way"] button[aria-label="Remove Lid"], [aria-label="Parts in its way"] button[aria-label="Remove lid"]',
-  );
+  await says(page, 'There is none yet.');
+  await add('Add Opens if shut');
+  await page.waitForSelector('select[aria-label="Add to Opens if shut"]');
+  await page.select('select[aria-label="Add to Opens if shut"]', 's3');
+  await page.waitForSelector('[aria-label="Opens if shut"] button[aria-label="Remove s3, PH00"]');
   await saved(page);
   // Its screws: lengths nobody measured stay unknown, and an unknown drive is taken with a note.
   await press(page, '1');
   await says(page, 'is in none of the standard families');
+});
+
+test('a stripped head asks about the bit: what it has turned, and a new one is counted from nothing', async () => {
+  const page = await bench.signIn('Imke R.');
+  const { tag } = await makeDonor(page, named('Slate Quay'));
+  await go(page, bench.url, `/bench/${tag}`);
+  await press(page, 'a', 'space');
+  await untilStep(page, /Take the base screws out/);
+  await says(page, /PH0 bit here: \d+ screws/);
+  await press(page, 's', '2');
+  await says(page, 'PH0 bit at this bench');
+  await says(page, /since it was new, \d+ heads? stripped/);
+  await press(page, 'y');
+  await page.waitForFunction(() => document.querySelector('dialog') === null);
+  await says(page, 'PH0 bit here: 0 screws');
+  // Told by mistake: the old bit has its count again.
+  await press(page, 'u');
+  await says(page, /PH0 bit here: [1-9]\d* screws/);
 });

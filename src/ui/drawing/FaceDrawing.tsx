@@ -3,7 +3,7 @@ import { list } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Mark } from '@/core/findings/mark';
-import type { Face } from '@/core/procedure/faces';
+import type { Face, Point } from '@/core/procedure/faces';
 import type { Joint } from '@/core/procedure/joints';
 import type { Model } from '@/core/procedure/model';
 import type { ZonesNow } from '@/core/sheet/zonesNow';
@@ -19,6 +19,8 @@ export interface Drawn {
   readonly face: Face;
   readonly region: Region;
   readonly joints: readonly Joint[];
+  /** What else is drawn on the face, faintly. */
+  readonly others: readonly Point[];
   readonly wanted: readonly string[];
 }
 
@@ -124,7 +126,7 @@ export function FaceDrawing({
             d={`M${xMm} ${yMm - px(8)} L${xMm + px(6)} ${yMm + px(3)} A${px(6)} ${px(6)} 0 1 1 ${xMm - px(6)} ${yMm + px(3)} Z`}
           />
         ))}
-        {work?.({ px, face, region, joints: own, wanted })}
+        {work?.({ px, face, region, joints: own, others: [...others, ...(face.indicators ?? [])], wanted })}
         {framed && (
           <Inner state="framed" x={framed.xMm} y={framed.yMm} width={framed.widthMm} height={framed.heightMm} />
         )}

@@ -31,7 +31,7 @@ export function StepWork({
       <StepDots drawn={drawn} noteOf={noteOf} />
       {hands?.hold && <Hold at={hands.hold} where={hands.hold.where} px={px} />}
       {hands?.tip && <Cross {...hands.tip} size={px(7)} />}
-      {hands?.motion && <Motion motion={hands.motion} from={motionPoint(drawn, hands)} px={px} />}
+      {hands?.motion && <Motion motion={hands.motion} from={motionPoint(drawn, hands, hands.motion)} drawn={drawn} />}
     </>
   );
 }
@@ -166,8 +166,19 @@ function Seam({ segments, px }: { readonly segments: readonly SeamSegment[]; rea
 }
 
 /** How the part is moved: an arrow the way it goes, or round for a turn, with how far. */
-function Motion({ motion, from, px }: { readonly motion: PartMotion; readonly from: Point; readonly px: Px }) {
+function Motion({
+  motion,
+  from,
+  drawn: { px, region },
+}: {
+  readonly motion: PartMotion;
+  readonly from: Point;
+  readonly drawn: Drawn;
+}) {
   if (motion.kind === 'none') return null;
+  // Its words stay on the drawing, also where what is moved is narrow.
+  const half = px(halfWidthPx(motion));
+  const middle = Math.max(region.xMm + half, Math.min(region.xMm + region.widthMm - half, from.xMm));
   const isTurn = motion.kind === 'rotate' || motion.kind === 'twist';
   const angle = ((motion.kind === 'lift' ? 90 : (motion.towardDegrees ?? 90)) * Math.PI) / 180;
   const length = px(34);
@@ -192,8 +203,8 @@ function Motion({ motion, from, px }: { readonly motion: PartMotion; readonly fr
         </>
       )}
       <Words
-        x={from.xMm}
-        y={from.yMm + px(34)}
+        x={region.widthMm < 2 * half ? from.xMm : middle}
+        y={from.yMm + px(labelPx)}
         fontSize={px(14)}
         tone="action"
         paintOrder="stroke"
@@ -208,8 +219,9 @@ function Motion({ motion, from, px }: { readonly motion: PartMotion; readonly fr
 
 /** Where the arrow of a motion stands: on what is moved, where it is seen, and clear of everything else that is drawn. */
 function motionPoint(
-  { face, region, joints, wanted, px }: Drawn,
+  { face, region, joints, others, wanted, px }: Drawn,
   { hold, tip, seam = [] }: Pick<Handwork, 'hold' | 'tip' | 'seam'>,
+  motion: PartMotion,
 ): Point {
   const outline = face.outlines.find(({ part }) => part !== undefined && wanted.includes(part));
   const seen = outline && overlapOf(outline, region);
@@ -229,14 +241,27 @@ function motionPoint(
       fromMiddle: Math.hypot(across - 0.5, down - 0.5),
     })),
   );
-  const clear = ({ xMm, yMm }: Point) =>
-    Math.min(px(clearPx), ...taken.map((point) => Math.hypot(point.xMm - xMm, point.yMm - yMm)));
+  const half = px(halfWidthPx(motion));
+  const isUnderWords = (at: Point) => (other: Point) =>
+    Math.abs(other.xMm - at.xMm) < half && Math.abs(other.yMm - at.yMm - px(labelPx - 5)) < px(12);
+  // Faint dots may lie near the arrow, but not under its words.
+  const clear = (at: Point) =>
+    [...taken, ...others].some(isUnderWords(at))
+      ? 0
+      : Math.min(
+          px(clearPx),
+          ...taken.map(({ xMm, yMm }) => Math.hypot(xMm - at.xMm, yMm - at.yMm)),
+          ...others.map(({ xMm, yMm }) => 2.5 * Math.hypot(xMm - at.xMm, yMm - at.yMm)),
+        );
   return places.sort((one, other) => clear(other) - clear(one) || one.fromMiddle - other.fromMiddle)[0] as Point;
 }
 
 /** Shares of an outline at which an arrow may stand, and how far from anything else it is far enough. */
 const shares = [0.5, 0.35, 0.65, 0.2, 0.8];
 const clearPx = 70;
+/** How far below an arrow its words stand, and half of how wide they are, in pixels. */
+const labelPx = 34;
+const halfWidthPx = (motion: PartMotion): number => sayMotion(motion).length * 3.8;
 
 const pointsAlong = ({ xMm, yMm, toXMm, toYMm }: SeamSegment): readonly Point[] =>
   [0, 0.25, 0.5, 0.75, 1].map((share) => ({ xMm: xMm + (toXMm - xMm) * share, yMm: yMm + (toYMm - yMm) * share }));

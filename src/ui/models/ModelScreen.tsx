@@ -72,11 +72,14 @@ export function ModelScreen({ view, mayWrite, mayRehearse }: ModelScreenProps) {
   );
 }
 
+/** What stands in one line beside the keys. */
+const shownKinds = 3;
+
 function leadOf({ parts, operations, joints }: Model): string {
   const groups = screwGroups(joints).filter(({ kind }) => kind === 'screw');
   const count = groups.reduce((sum, group) => sum + group.count, 0);
-  const kinds = groups.slice(0, 4).map((group) => `${group.count} × ${screwName(group)}`);
-  const rest = groups.length > 4 ? [counts.kindsMore({ count: groups.length - 4 })] : [];
+  const kinds = groups.slice(0, shownKinds).map((group) => `${group.count} × ${screwName(group)}`);
+  const rest = groups.length > shownKinds ? [counts.kindsMore({ count: groups.length - shownKinds })] : [];
   return counts.modelInShort({
     parts: parts.length,
     operations: operations.length,

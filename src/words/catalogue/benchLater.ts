@@ -3,7 +3,7 @@ import { l, plural, select, type Text } from '@/words/runtime';
 import { list, minutes, money, number, stopwatch, tenths, whole } from '@/words/format';
 
 export const bitAtThisBench = (d: { drive: Text }) => l`${d.drive} bit at this bench`;
-export const bitIsWorn = (d: { isWorn: 'yes' | 'no'; drive: Text }) => l`${select(d.isWorn, { "yes": l`The ${d.drive} bit is worn: fit a new one`, "other": l`The ${d.drive} bit may still be good` })}`;
+export const bitIsWorn = (d: { isWorn: 'yes' | 'no'; drive: Text }) => l`${select(d.isWorn, { "yes": l`The ${d.drive} bit is worn: fit a new one.`, "other": l`The ${d.drive} bit may still be good.` })}`;
 export const bitTurned = (d: { screws: number; stripped: number; usual: number }) => l`${plural(d.screws, 0, { "one": l`${number(d.screws)} screw`, "other": l`${number(d.screws)} screws` })} since it was new, ${plural(d.stripped, 0, { "one": l`${number(d.stripped)} head`, "other": l`${number(d.stripped)} heads` })} stripped. The shop’s other bits would strip about ${tenths(d.usual)}.`;
 export const newBitFitted = (d: { drive: Text }) => l`New ${d.drive} bit fitted`;
 export const keepThisBit = () => l`Keep this bit`;

@@ -1,6 +1,7 @@
 // Made from words/en/fields.json by `npm run words`. Change it there.
 import { l, select, type Text } from '@/words/runtime';
 
+export const noneYet = () => l`There is none yet.`;
 export const addTo = (d: { name: Text }) => l`Add to ${d.name}`;
 export const addChoice = () => l`Add …`;
 export const numbered = (d: { name: Text; number: Text }) => l`${d.name} ${d.number}`;

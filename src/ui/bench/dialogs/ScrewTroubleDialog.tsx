@@ -71,7 +71,8 @@ export function ScrewTroubleDialog({
               label={screwTroubleNames[kind]}
               look="outline"
               justifyContent="flex-start"
-              isEnabled={step.cups.length > 0}
+              // A captive screw strips as well, though it lies in no cup.
+              isEnabled={turned !== undefined}
               onPress={() => tell(kind)}
             />
           ))}

@@ -56,6 +56,11 @@ export function ThingList({
           {things[id] ?? names.noSuch({ id })} ×
         </Button>
       ))}
+      {Object.keys(things).length + values.length === 0 && (
+        <Box textStyle="note" color="inkMuted">
+          {names.noneYet()}
+        </Box>
+      )}
       {Object.keys(left).length > 0 && (
         <Box w="190px">
           <ChoiceCell
