@@ -1,5 +1,7 @@
 import { isScrew } from '@/core/procedure/joints';
+import type { Face, Point } from '@/core/procedure/faces';
 import type { Model } from '@/core/procedure/model';
+import type { Operation, PartMotion } from '@/core/procedure/operations';
 import { screwName } from '@/core/procedure/drives';
 import type { Patch, Path } from '@/core/procedure/patch';
 
@@ -7,7 +9,7 @@ import type { Patch, Path } from '@/core/procedure/patch';
 export interface PlacedMark {
   readonly id: string;
   readonly label: string;
-  readonly kind: 'joint' | 'outline' | 'keep-out' | 'protected' | 'indicator' | 'hold' | 'tip' | 'seam';
+  readonly kind: 'joint' | 'outline' | 'keep-out' | 'protected' | 'indicator' | 'hold' | 'tip' | 'seam' | 'motion';
   /** The fields that hold its place, where they are not `xMm` and `yMm`. */
   readonly fields?: readonly [x: string, y: string];
   readonly path: Path;
@@ -72,6 +74,17 @@ export function marksOf(model: Model, faceId: string, operationId: string | unde
     ...single('hold', `hold: ${operation?.hold?.where ?? ''}`),
     ...single('tip', 'tip'),
     ...points,
+    ...(operation?.motion && isPointed(operation.motion)
+      ? [
+          {
+            id: 'motion',
+            label: `arrow, ${operation.motion.towardDegrees ?? upwards}°`,
+            kind: 'motion' as const,
+            path: [...at, 'motion'],
+            ...arrowTip(face, operation, operation.motion),
+          },
+        ]
+      : []),
     ...joints.filter(({ id }) => !own.has(id)),
     ...areas('outlines', 'outline'),
     ...areas('keepOut', 'keep-out'),
@@ -87,10 +100,63 @@ export function marksOf(model: Model, faceId: string, operationId: string | unde
   ];
 }
 
+/** A lift goes out of the page, and a turn round its middle: only the others point somewhere on the face. */
+const isPointed = ({ kind }: PartMotion): boolean => kind === 'slide' || kind === 'draw-out' || kind === 'hinge';
+const upwards = 90;
+
+/** What an arrow is turned round: the middle of the part that moves, else of the face. */
+function arrowRoot(face: Face, { frees }: Operation): Point {
+  const { xMm, yMm, widthMm, heightMm } = face.outlines.find(
+    ({ part }) => part !== undefined && frees.includes(part),
+  ) ?? {
+    xMm: 0,
+    yMm: 0,
+    ...face,
+  };
+  return { xMm: xMm + widthMm / 2, yMm: yMm + heightMm / 2 };
+}
+
+function arrowTip(face: Face, operation: Operation, { towardDegrees = upwards }: PartMotion): Point {
+  const root = arrowRoot(face, operation);
+  const reach = Math.min(face.widthMm, face.heightMm) / 4;
+  const angle = (towardDegrees * Math.PI) / 180;
+  return { xMm: root.xMm + Math.cos(angle) * reach, yMm: root.yMm - Math.sin(angle) * reach };
+}
+
+/** What hands do that can be drawn on the face of a line. */
+export const drawable = ['seam', 'hold', 'tip', 'motion'] as const;
+export type Drawable = (typeof drawable)[number];
+
+/**
+ * Something new that hands do at a line, in the middle of its face: a stretch of the seam goes on from the last one. The
+ * mark that comes of it can be placed at once.
+ */
+export function newMark(
+  model: Model,
+  face: Face,
+  operation: Operation,
+  kind: Drawable,
+): { readonly patch: Patch; readonly id: string } {
+  const at: Path = ['operations', model.operations.findIndex(({ id }) => id === operation.id)];
+  const middle = { xMm: snap(face.widthMm / 2), yMm: snap(face.heightMm / 2) };
+  const { seam = [] } = operation;
+  const last = seam.at(-1);
+  const from = last ? { xMm: last.toXMm, yMm: last.toYMm } : { xMm: snap(face.widthMm / 4), yMm: middle.yMm };
+  const values = {
+    seam: { ...from, toXMm: snap(face.widthMm * 0.75), toYMm: middle.yMm, depthMm: last?.depthMm ?? 2 },
+    hold: { ...middle, where: '' },
+    tip: middle,
+    motion: { kind: 'slide', towardDegrees: upwards },
+  } as const;
+  return kind === 'seam'
+    ? { patch: [{ path: [...at, 'seam'], value: [...seam, values.seam] }], id: `seam-${seam.length}-to` }
+    : { patch: [{ path: [...at, kind], value: values[kind] }], id: kind };
+}
+
 const snapMm = 0.5;
 const snap = (value: number): number => Math.round(value / snapMm) * snapMm;
 
-/** Moves a mark to a place, on the half-millimetre grid and inside its face. */
+/** Moves a mark to a place, on the half-millimetre grid and inside its face; an arrow is turned towards it, by five degrees. */
 export function placeMark(
   model: Model,
   faceId: string,
@@ -99,6 +165,12 @@ export function placeMark(
 ): Patch {
   const face = model.faces.find(({ id }) => id === faceId);
   if (!face) throw new RangeError(`placeMark: no face ${faceId}`);
+  if (mark.kind === 'motion') {
+    const operation = model.operations[mark.path[1] as number] as Operation;
+    const root = arrowRoot(face, operation);
+    const degrees = (Math.atan2(root.yMm - to.yMm, to.xMm - root.xMm) * 180) / Math.PI;
+    return [{ path: [...mark.path, 'towardDegrees'], value: (Math.round(degrees / 5) * 5 + 360) % 360 }];
+  }
   const xMm = Math.min(Math.max(0, snap(to.xMm)), face.widthMm - (mark.widthMm ?? 0));
   const yMm = Math.min(Math.max(0, snap(to.yMm)), face.heightMm - (mark.heightMm ?? 0));
   const [x, y] = mark.fields ?? ['xMm', 'yMm'];

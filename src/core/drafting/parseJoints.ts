@@ -87,7 +87,8 @@ export function makeJoint(
   joints: readonly Joint[],
 ): Joint {
   const id = idFrom(`${name} ${kind}`, new Set(joints.map((joint) => joint.id)));
-  const isPower = (kind === 'plug' || kind === 'board-plug' || kind === 'socket') && /\b(battery|cell|pack)\b/i.test(name);
+  const isPower =
+    (kind === 'plug' || kind === 'board-plug' || kind === 'socket') && /\b(battery|cell|pack)\b/i.test(name);
   return { id, kind, face: face.id, ...freePlace(face, joints.length), holds, ...(isPower && { power: true }) };
 }
 

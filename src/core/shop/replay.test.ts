@@ -30,7 +30,14 @@ function play(seed: number, wanted: number) {
     world.commit(fact, outcome.value);
     history.accepted(fact);
     const touched = outcome.value.map(({ kind, id, before }) => ({ kind, id, before }));
-    log.push({ ...asLogged(fact, outcome.value), position: log.length + 1, personId: 'p', bench: 'b', receivedAt: fact.at, touched });
+    log.push({
+      ...asLogged(fact, outcome.value),
+      position: log.length + 1,
+      personId: 'p',
+      bench: 'b',
+      receivedAt: fact.at,
+      touched,
+    });
   }
   return { world, log, refused };
 }

@@ -8,6 +8,7 @@ import { sayMotion } from '@/words/say/sayHands';
 import type { Drawn } from './FaceDrawing';
 import { overlapOf, type Px } from './faceParts';
 import { Dot, Line, Words } from './shapes';
+import type { Tie } from './ties';
 import * as words from '@/words/catalogue/drawing';
 
 /** What stands beside a joint in a close-up. */
@@ -17,10 +18,12 @@ export type JointNote = (joint: Joint) => string | undefined;
 export function StepWork({
   drawn,
   hands,
+  ties = [],
   noteOf,
 }: {
   readonly drawn: Drawn;
   readonly hands?: Pick<Handwork, 'motion' | 'hold' | 'tip' | 'seam'>;
+  readonly ties?: readonly Tie[];
   /** What stands beside the step’s joints: in a close-up there is room for it. */
   readonly noteOf?: JointNote;
 }) {
@@ -28,6 +31,9 @@ export function StepWork({
   return (
     <>
       {hands?.seam && <Seam segments={hands.seam} px={px} />}
+      {ties.map((tie) => (
+        <Tied key={tie.id} tie={tie} px={px} />
+      ))}
       <StepDots drawn={drawn} noteOf={noteOf} />
       {hands?.hold && <Hold at={hands.hold} where={hands.hold.where} px={px} />}
       {hands?.tip && <Cross {...hands.tip} size={px(7)} />}
@@ -212,6 +218,26 @@ function Motion({
         strokeWidth={px(4)}
       >
         {sayMotion(motion)}
+      </Words>
+    </g>
+  );
+}
+
+/** A joint that is not to be opened yet, though what it holds moves: a ring round it, and how far it goes. */
+function Tied({ tie: { xMm, yMm, says }, px }: { readonly tie: Tie; readonly px: Px }) {
+  return (
+    <g>
+      <Dot state="tie" cx={xMm} cy={yMm} r={px(11)} />
+      <Words
+        x={xMm}
+        y={yMm + px(24)}
+        fontSize={px(13)}
+        tone="danger"
+        paintOrder="stroke"
+        stroke="sheet"
+        strokeWidth={px(4)}
+      >
+        {says}
       </Words>
     </g>
   );

@@ -61,6 +61,7 @@ export const Dot = chakra('circle', {
       later: { fill: 'inkMuted', stroke: 'none' },
       open: { fill: 'sheet', stroke: 'inkMuted', strokeWidth: '1px' },
       mark: { fill: 'danger', stroke: 'sheet' },
+      tie: { fill: 'none', stroke: 'danger', strokeDasharray: '3 3' },
     },
   },
 });

@@ -1,10 +1,11 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
 import { useRef } from 'react';
-import { marksOf } from '@/core/drafting/marks';
+import { drawable, marksOf, type Drawable } from '@/core/drafting/marks';
 import { Button } from '@/ui/base/Button';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { StepWork } from '@/ui/drawing/StepWork';
+import { tiesOf } from '@/ui/drawing/ties';
 import * as words from '@/words/catalogue/editor';
 import { usePlacing, type PlacedOn } from './usePlacing';
 
@@ -12,6 +13,13 @@ const Handle = chakra('rect', {
   base: { fill: 'transparent', stroke: 'transparent', cursor: 'move', vectorEffect: 'non-scaling-stroke' },
   variants: { isChosen: { yes: { stroke: 'danger', strokeWidth: '2px' }, no: {} } },
 });
+
+const drawNames = {
+  seam: words.addSeamStretch(),
+  hold: words.addHold(),
+  tip: words.addTip(),
+  motion: words.addArrow(),
+} as const satisfies Readonly<Record<Drawable, string>>;
 
 const room = { width: 370, height: 300 };
 
@@ -23,7 +31,7 @@ export function PlacingDrawing(placed: PlacedOn) {
   const { face, operation } = placed;
   const frame = useRef<HTMLDivElement>(null);
   const scale = Math.min(room.width / face.widthMm, room.height / face.heightMm);
-  const { chosen, shown, at, onKey, hands, addZone } = usePlacing(placed, frame, scale);
+  const { chosen, shown, at, onKey, hands, addZone, draw } = usePlacing(placed, frame, scale);
   return (
     <Box>
       <Box
@@ -45,7 +53,11 @@ export function PlacingDrawing(placed: PlacedOn) {
           maxHeight={room.height}
           work={(drawn) => (
             <>
-              <StepWork drawn={drawn} hands={operation} />
+              <StepWork
+                drawn={drawn}
+                hands={operation}
+                ties={operation?.limit ? tiesOf(shown, face.id, [operation.limit]) : undefined}
+              />
               {[...marksOf(shown, face.id, operation?.id)].reverse().map((mark) => {
                 const [width, height] = [mark.widthMm ?? drawn.px(22), mark.heightMm ?? drawn.px(22)];
                 const isArea = mark.widthMm !== undefined;
@@ -82,9 +94,19 @@ export function PlacingDrawing(placed: PlacedOn) {
             words.nothingToPlaceOnThis()
           )}
         </Box>
+      </Box>
+      <Box display="flex" gap="6px" flexWrap="wrap" mb="8px">
         <Button size="small" onClick={addZone}>
           {words.addNoToolZone()}
         </Button>
+        {operation &&
+          drawable
+            .filter((kind) => kind === 'seam' || operation[kind] === undefined)
+            .map((kind) => (
+              <Button key={kind} size="small" onClick={() => draw(kind)}>
+                {drawNames[kind]}
+              </Button>
+            ))}
       </Box>
     </Box>
   );

@@ -1,6 +1,6 @@
 'use client';
 import { useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
-import { marksOf, placeMark, sizeMark, type PlacedMark } from '@/core/drafting/marks';
+import { marksOf, newMark, placeMark, sizeMark, type Drawable, type PlacedMark } from '@/core/drafting/marks';
 import type { Face } from '@/core/procedure/faces';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
@@ -108,9 +108,16 @@ export function usePlacing(
     onChange(applyPatch(model, [{ path: ['faces', faceAt, 'keepOut', face.keepOut.length], value: zone }]));
     setChosenId(`keepOut-${face.keepOut.length}`);
   };
+  /** Something that hands do at this line, drawn where it can be dragged from. */
+  const draw = (kind: Drawable) => {
+    if (!operation) return;
+    const { patch, id } = newMark(model, face, operation, kind);
+    onChange(applyPatch(model, patch));
+    setChosenId(id);
+  };
   /** Where the chosen mark is shown, to half a millimetre while it is dragged. */
   const at = drag && drag.mark.id === chosen?.id ? { xMm: half(drag.xMm), yMm: half(drag.yMm) } : chosen;
-  return { chosen, shown, at, onKey, hands, addZone };
+  return { chosen, shown, at, onKey, hands, addZone, draw };
 }
 
 const half = (valueMm: number): number => Math.round(valueMm * 2) / 2;

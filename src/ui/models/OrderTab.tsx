@@ -10,6 +10,7 @@ import { walk } from '@/core/procedure/walk';
 import { ListRow } from '@/ui/base/ListRow';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
+import { tiesOf } from '@/ui/drawing/ties';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import * as words from '@/words/catalogue/models';
@@ -98,7 +99,13 @@ export function OrderTab({ model }: { readonly model: Model }) {
           face={face}
           joints={isOwn ? jointsOpenedBy(model, operation) : []}
           openJoints={before.openJoints}
-          work={(drawn) => <StepWork drawn={drawn} hands={isOwn ? operation : undefined} />}
+          work={(drawn) => (
+            <StepWork
+              drawn={drawn}
+              hands={isOwn ? operation : undefined}
+              ties={isOwn && operation?.limit ? tiesOf(model, face.id, [operation.limit]) : undefined}
+            />
+          )}
           wanted={operation.frees}
           outParts={[...before.outParts]}
           maxWidth={size.width}

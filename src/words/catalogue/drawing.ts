@@ -2,6 +2,7 @@
 import { l, select, type Text } from '@/words/runtime';
 import { number } from '@/words/format';
 
+export const tied = (d: { opening: Text }) => l`tied: ${d.opening} at most`;
 export const out = (d: { label: Text }) => l`${d.label}: out`;
 export const jointsInThisStep = (d: { joints: Text }) => l`, ${d.joints} joints in this step`;
 export const marked = (d: { here: Text }) => l`, marked: ${d.here}`;

@@ -105,6 +105,10 @@ export const toolDamagesWhatUnderHere = () => l`A tool damages what is under her
 export const positionsOnNNextArrows = (d: { name: Text }) => l`Positions on ${d.name}: N next, arrows move`;
 export const atMm = (d: { xMm: Text; yMm: Text; isArea: 'yes' | 'no'; widthMm: Text; heightMm: Text }) => l`at ${d.xMm}, ${d.yMm} mm${select(d.isArea, { "yes": l`, ${d.widthMm} × ${d.heightMm} mm`, "other": l`` })}`;
 export const nothingToPlaceOnThis = () => l`Nothing to place on this face yet.`;
+export const addSeamStretch = () => l`Add seam stretch`;
+export const addHold = () => l`Add hold`;
+export const addTip = () => l`Add tool tip`;
+export const addArrow = () => l`Add arrow`;
 export const addNoToolZone = () => l`Add no-tool zone`;
 export const publishThisVersion = () => l`Publish this version`;
 export const whatNew = () => l`What is new?`;

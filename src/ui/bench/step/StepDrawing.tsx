@@ -12,6 +12,7 @@ import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { FaceDrawing } from '@/ui/drawing/FaceDrawing';
 import { FaceLegend } from '@/ui/drawing/FaceLegend';
 import { closer, placeOfWork } from '@/ui/drawing/placeOfWork';
+import { tiesOf } from '@/ui/drawing/ties';
 import { StepWork, type JointNote } from '@/ui/drawing/StepWork';
 import { sayPlace } from '../sheetWords';
 import { StepJoints } from './StepJoints';
@@ -37,6 +38,7 @@ export function StepDrawing({ model, unit, step, sheet, face, outParts, outNow }
   const zones = zonesNow(model, face, step, outNow);
   const nearRoom = { width: room.width - wholePx - 26, height: room.height - 4 };
   const place = isOwn && nearRoom.width > 280 ? placeOfWork(face, joints, step.hands, nearRoom) : null;
+  const ties = isOwn ? tiesOf(model, face.id, step.tethers) : [];
   const note: JointNote = (joint) => noteOf(joint, step, sheet);
   const common = {
     model,
@@ -64,7 +66,12 @@ export function StepDrawing({ model, unit, step, sheet, face, outParts, outNow }
           <FaceDrawing
             {...common}
             work={(drawn) => (
-              <StepWork drawn={drawn} hands={hands} noteOf={joints.length <= mostNoted ? note : undefined} />
+              <StepWork
+                drawn={drawn}
+                hands={hands}
+                ties={ties}
+                noteOf={joints.length <= mostNoted ? note : undefined}
+              />
             )}
             maxWidth={isTall ? room.width * 0.6 : room.width}
             maxHeight={room.height}
@@ -101,7 +108,7 @@ export function StepDrawing({ model, unit, step, sheet, face, outParts, outNow }
           <FaceDrawing
             {...common}
             view={place}
-            work={(drawn) => <StepWork drawn={drawn} hands={hands} noteOf={note} />}
+            work={(drawn) => <StepWork drawn={drawn} hands={hands} ties={ties} noteOf={note} />}
             maxWidth={nearRoom.width}
             maxHeight={nearRoom.height}
           />
