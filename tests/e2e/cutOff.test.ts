@@ -1,5 +1,7 @@
-import type { Page } from 'puppeteer-core';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import type { Model } from '@/core/procedure/model';
+import { projectRoot } from '../../scripts/support/home';
 import { breakableWay, type BreakableWay } from '../support/breakableWay';
 import { Bench, demoUrl, go, heading, pause, press, says, settled, text } from '../support/e2e';
 import { shippedModels } from '../support/models';
@@ -166,4 +168,39 @@ test('whoever signs in next finds nothing of what was kept for the person before
   way.cut();
   await page.goto(`${bench.url}/bench/${tag}`);
   await says(page, 'This page was not open here before');
+});
+
+test('a photo taken while the server is gone stays with its step, over the next steps and a reload, and arrives', async () => {
+  const page = await bench.signIn('Imke R.');
+  const tag = await onSheet(page);
+  const file = join(projectRoot, 'docs', 'screenshots', 'bench.png');
+  await page.waitForSelector('aside input[type=file]');
+  way.cut();
+  const input = (await page.$('aside input[type=file]')) as ElementHandle<HTMLInputElement>;
+  await input.uploadFile(file);
+  await says(page, 'kept here until the server is back');
+  // It is seen at once, from the browser's own copy.
+  await page.waitForFunction(
+    () => (document.querySelector<HTMLImageElement>('aside img[src^="blob:"]')?.naturalWidth ?? 0) > 0,
+  );
+  const first = await heading(page);
+  await press(page, 'space');
+  await page.waitForFunction((was) => document.querySelector('h1')?.textContent !== was, {}, first);
+  expect(await page.$('aside img')).toBeNull();
+  await page.reload({ waitUntil: 'load' });
+  await says(page, 'kept here until the server is back');
+  way.mend();
+  await waiting(page, 0).catch(() => undefined);
+  const there = await elsewhere.signIn('Mirel A.');
+  for (let tries = 0; tries < 40; tries += 1) {
+    await go(there, elsewhere.url, `/t/${tag}`);
+    const width = await there
+      .$eval('ul[aria-label^="Photos of"] img', (img) => (img as HTMLImageElement).naturalWidth)
+      .catch(() => 0);
+    if (width === 1280) break;
+    await pause(500);
+  }
+  await there.waitForFunction(
+    () => document.querySelector<HTMLImageElement>('ul[aria-label^="Photos of"] img')?.naturalWidth === 1280,
+  );
 });

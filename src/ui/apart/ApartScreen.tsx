@@ -77,7 +77,7 @@ export function ApartScreen({ view, person }: { readonly view: ApartView; readon
           unit={unit}
           isLead={person.role === 'lead'}
           onLetGo={(because) => void shop.act('unit-let-go', unit.id, { because })}
-          onPhoto={(photo) => void shop.act('photo-taken', unit.id, { photo })}
+          onPhoto={(photo) => shop.act('photo-taken', unit.id, { photo }).ok}
         />
       )}
     </Box>
@@ -128,7 +128,7 @@ function OneApart({
   readonly unit: Unit;
   readonly isLead: boolean;
   readonly onLetGo: (because: (typeof apartRules)[ApartPlace]['letsGo'][number]) => void;
-  readonly onPhoto: (photo: UnitPhoto) => void;
+  readonly onPhoto: (photo: UnitPhoto) => boolean;
 }) {
   const { steps, letsGo, note } = apartRules[unit.apartPlace ?? 'ownership'];
   const [done, setDone] = useState<readonly number[]>([]);

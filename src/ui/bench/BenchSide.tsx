@@ -101,7 +101,7 @@ export function BenchSide({
       </Section>
       <StepNotes model={model} step={step} sheet={sheet} onFound={onFound} />
       {step.operationId !== null && (
-        <StepPhotos unit={unit} step={step} onTaken={(photo) => void shop.act('photo-taken', unit.id, { photo })} />
+        <StepPhotos unit={unit} step={step} onTaken={(photo) => shop.act('photo-taken', unit.id, { photo }).ok} />
       )}
       {children}
       {others.length > 0 && (

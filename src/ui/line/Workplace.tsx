@@ -8,6 +8,7 @@ import { RulesProvider } from '@/ui/rules/RulesProvider';
 import { KeysProvider } from '@/ui/keys/KeysProvider';
 import { LiveUpdates } from '@/ui/facts/LiveUpdates';
 import { MayRecord } from '@/ui/people/MayRecord';
+import { PictureSender } from '@/ui/photos/PictureSender';
 import { TimersProvider } from '@/ui/timers/TimersProvider';
 
 /** What every screen of a signed-in person stands on: keys, facts on their way, news from other benches. */
@@ -30,6 +31,7 @@ export function Workplace({
             <TimersProvider units={timers}>{children}</TimersProvider>
             <NoticeBar />
             <LiveUpdates />
+            <PictureSender />
           </KeysProvider>
         </MayRecord>
       </ShopProvider>

@@ -4,13 +4,13 @@ import { v4 as makeId } from 'uuid';
 import type { Mark } from '@/core/findings/mark';
 import type { Unit, UnitPhoto } from '@/core/entities/entities';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import { pictures, usePictures } from './pictures';
 import { smallJpeg } from './smallJpeg';
-import { send } from '@/ui/server/send';
 import * as words from '@/words/catalogue/photos';
 
 /**
- * One key opens the camera (or a file); the picture is kept, then said to belong to the unit and to the place that was
- * marked last. What could not be sent is said, and stays with the person who took it.
+ * One key opens the camera (or a file). The picture belongs to the unit, and to the place or the step that was at hand,
+ * from that moment; it is kept in the browser until the server has it, whatever happens to the way there.
  */
 export function TakePhoto({
   unit,
@@ -24,32 +24,29 @@ export function TakePhoto({
   /** The step of the bench that it shows. */
   readonly operationId?: string;
   readonly keyName?: string;
-  readonly onTaken: (photo: UnitPhoto) => void;
+  /** False when it may not be said of the unit now. */
+  readonly onTaken: (photo: UnitPhoto) => boolean;
 }) {
   const field = useRef<HTMLInputElement>(null);
-  const [state, setState] = useState<'idle' | 'sending' | 'failed' | 'unreadable'>('idle');
-  // A picture that could not be sent is kept here: the key sends it again.
-  const unsent = useRef<Blob | null>(null);
-  const keep = async (jpeg: Blob) => {
-    setState('sending');
-    unsent.current = jpeg;
-    const id = makeId();
-    const kept = await send('PUT', `/api/units/${unit.id}/photos/${id}`, jpeg);
-    if (!kept.ok) return setState('failed');
-    unsent.current = null;
-    setState('idle');
-    onTaken({
-      id,
+  const [isUnreadable, setIsUnreadable] = useState(false);
+  const { waiting, rejected, away } = usePictures();
+  const isOwn = ({ unitId }: { readonly unitId: string }) => unitId === unit.id;
+  const refused = rejected.filter(({ letter }) => isOwn(letter));
+  const late = away === null ? 0 : waiting.filter(isOwn).length;
+  const take = async (file: File) => {
+    const jpeg = await smallJpeg(file);
+    setIsUnreadable(jpeg === null);
+    if (!jpeg) return;
+    const photo: UnitPhoto = {
+      id: makeId(),
       face: about?.face ?? null,
       field: about?.field ?? null,
       ...(operationId !== undefined && { operationId }),
-    });
+    };
+    if (onTaken(photo)) pictures().add({ id: photo.id, unitId: unit.id, jpeg });
   };
-  const take = async (file: File) => {
-    setState('sending');
-    const jpeg = await smallJpeg(file);
-    if (!jpeg) return setState('unreadable');
-    await keep(jpeg);
+  const again = () => {
+    for (const { letter } of refused) pictures().add(letter);
   };
   return (
     <>
@@ -69,22 +66,22 @@ export function TakePhoto({
       <KeyButton
         records
         keyName={keyName}
-        label={labels[state]}
+        label={
+          refused.length > 0
+            ? words.photoNotSentTryAgain()
+            : isUnreadable
+              ? words.notPictureChooseAnother()
+              : late > 0
+                ? words.photoWaits({ count: late })
+                : words.photoIdle()
+        }
         size="small"
         px="8px"
         gap="6px"
         fontSize="14px"
-        look={state === 'failed' || state === 'unreadable' ? 'fault' : 'quiet'}
-        isEnabled={state !== 'sending'}
-        onPress={() => (unsent.current ? void keep(unsent.current) : field.current?.click())}
+        look={refused.length > 0 || isUnreadable ? 'fault' : 'quiet'}
+        onPress={() => (refused.length > 0 ? again() : field.current?.click())}
       />
     </>
   );
 }
-
-const labels = {
-  idle: words.photoIdle(),
-  sending: words.photoSending(),
-  failed: words.photoNotSentTryAgain(),
-  unreadable: words.notPictureChooseAnother(),
-} as const;

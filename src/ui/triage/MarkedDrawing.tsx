@@ -34,7 +34,7 @@ export function MarkedDrawing({
   readonly model: Model;
   readonly unit: Unit;
   readonly onMark: (mark: Mark) => void;
-  readonly onPhoto: (photo: UnitPhoto) => void;
+  readonly onPhoto: (photo: UnitPhoto) => boolean;
 }) {
   // Where something is marked already is where one looks first.
   const [faceIndex, setFaceIndex] = useState(() =>

@@ -164,7 +164,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
               model={model}
               unit={unit}
               onMark={(mark) => void shop.act('mark-placed', unit.id, { mark })}
-              onPhoto={(photo) => void latest.current.act('photo-taken', unit.id, { photo })}
+              onPhoto={(photo) => latest.current.act('photo-taken', unit.id, { photo }).ok}
             />
             <QuickTests
               tests={model.tests}

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { Unit, UnitPhoto } from '@/core/entities/entities';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Section } from '@/ui/base/Section';
+import { usePictures } from '@/ui/photos/pictures';
 import { TakePhoto } from '@/ui/photos/TakePhoto';
 import * as words from '@/words/catalogue/bench';
 
@@ -14,8 +15,9 @@ export function StepPhotos({
 }: {
   readonly unit: Unit;
   readonly step: SheetStep;
-  readonly onTaken: (photo: UnitPhoto) => void;
+  readonly onTaken: (photo: UnitPhoto) => boolean;
 }) {
+  const { sourceOf } = usePictures();
   const photos = unit.photos.filter(({ operationId }) => operationId !== undefined && operationId === step.operationId);
   return (
     <Section
@@ -24,7 +26,7 @@ export function StepPhotos({
     >
       <Box pt="8px" display="grid" gap="8px">
         {photos.map(({ id }) => {
-          const path = `/api/units/${unit.id}/photos/${id}`;
+          const path = sourceOf({ id, unitId: unit.id });
           return (
             <a key={id} href={path} target="_blank" rel="noreferrer">
               {/* eslint-disable-next-line @next/next/no-img-element -- already small, and behind a sign-in */}
