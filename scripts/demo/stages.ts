@@ -15,6 +15,7 @@ import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import { simulateOperation, simulateResistance } from '@/core/simulation/simulateTeardown';
 import { drawTriangle } from '@/core/statistics/triangle';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
+import { movesOf } from '@/core/teardown/worth/movesOf';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { DemoBench } from './demoBench';
 import { inventReadings } from './readings';
@@ -223,7 +224,15 @@ export async function shelveAll(bench: DemoBench, bins: readonly string[], leave
 export async function matchUnit(bench: DemoBench, unitId: string): Promise<boolean> {
   const model = bench.modelOf(bench.unit(unitId));
   for (const { part } of slotNeeds(model, bench.unit(unitId)).filter(({ isNeeded }) => isNeeded)) {
-    const [best] = rankForSlot(model, bench.unit(unitId), part.id, bench.partsAt('shelf'), {}, startingHouseRules);
+    const [best] = rankForSlot(
+      model,
+      bench.unit(unitId),
+      part.id,
+      bench.partsAt('shelf'),
+      {},
+      startingHouseRules,
+      movesOf,
+    );
     if (!best) return false;
     await bench.fact('part-assigned', unitId, { slot: part.id, partId: best.part.id }, 0.4);
   }

@@ -5,7 +5,7 @@ import { fitsSlot, neededParts } from '@/core/sale/slots';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { movesOf, type Move } from '@/core/teardown/worth/movesOf';
+import type { Move, MovesOf } from '@/core/teardown/worth/movesOf';
 
 /** What a unit would sell at with a part in a slot, and what that leaves after the part's own worth and what moves to it. */
 export interface RankedPart<P> {
@@ -20,6 +20,8 @@ export interface RankedPart<P> {
   readonly gainCents: number;
 }
 
+const nothingMoves: MovesOf = () => [];
+
 /**
  * The interchangeable parts for a slot, best first: most money left after what the part would fetch alone and what moving
  * costs that it does not save (a bare display against one that brings its camera), then the
@@ -28,6 +30,8 @@ export interface RankedPart<P> {
  * @param parts  shelf parts; those that do not fit are left out
  * @param held   grades of the parts already assigned to the unit's other slots
  * @param shelf  what slots that still need a part would get
+ * @param movesOf  what moves when an assembly is replaced: of the planner, which a screen loads a moment later. While it is
+ *   not there, nothing moves
  */
 export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag' | 'modelId' | 'carries'>>(
   model: Model,
@@ -36,6 +40,7 @@ export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag'
   parts: readonly P[],
   { held = {}, shelf = {} }: SaleQuestion,
   rules: HouseRules,
+  movesOf: MovesOf = nothingMoves,
 ): readonly RankedPart<P>[] {
   const situation = { ...unit, findings: kindsFound(unit) };
   const besides = [...new Set([...neededParts(model, unit).map(({ id }) => id), ...Object.keys(held)])].filter(

@@ -3,6 +3,7 @@ import { shippedModels } from '../../../tests/support/models';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import { rankForSlot } from '@/core/matching/rankForSlot';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
+import { movesOf } from '@/core/teardown/worth/movesOf';
 import { sheetOf } from '@/core/sheet/sheetOf';
 import { completeFact } from './involved';
 import { applyFact } from './applyFact';
@@ -108,7 +109,7 @@ describe('a build that gets an assembly', () => {
     const bare = sparePart(quay, getModelPart(quay, 'display-set'), 'bare');
     const whole = { ...sparePart(quay, getModelPart(quay, 'display-set'), 'whole'), carries: ['tilt', 'camera'] };
     const ofOther = { ...whole, tag: 'T-other', modelId: 'brinewell-pontoon-12' };
-    const [first, ...others] = rankForSlot(quay, unit, 'display-set', [bare, whole, ofOther], {}, rules);
+    const [first, ...others] = rankForSlot(quay, unit, 'display-set', [bare, whole, ofOther], {}, rules, movesOf);
     expect(first?.part.tag).toBe('T-whole');
     expect(first?.brings).toEqual(
       ['Tilt sensor', 'Lid camera'].map((name) => expect.stringMatching(new RegExp(name, 'i'))),

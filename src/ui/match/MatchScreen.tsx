@@ -15,6 +15,7 @@ import type { MatchView } from '@/services/match/readMatch';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
+import { late, useLate } from '@/ui/base/late';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Table } from '@/ui/base/Table';
 import { useShop, type Shop } from '@/ui/facts/ShopProvider';
@@ -26,6 +27,9 @@ import { SlotCell } from './SlotCell';
 import { SlotOffer } from './SlotOffer';
 import { categoryNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/match';
+
+/** The planner says what moves to an assembly: it comes after the units and their slots are drawn. */
+const moves = late(async () => (await import('@/core/teardown/worth/movesOf')).movesOf);
 
 export interface MatchRow {
   readonly unit: Unit;
@@ -181,6 +185,7 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
   const router = useRouter();
   const { unit, model, needs, held } = row;
   const rules = useHouseRules();
+  const movesOf = useLate(moves);
   const slots = useMemo(() => [...needs].sort((a, b) => Number(b.isNeeded) - Number(a.isNeeded)), [needs]);
   const firstOpen = slots.findIndex(({ part, isNeeded }) => isNeeded && !unit.assigned[part.id]);
   const [wanted, setWanted] = useState<number | null>(null);
@@ -199,9 +204,10 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
             shop.parts.filter(({ place }) => place === 'shelf'),
             { held, shelf: onShelf(shop.parts) },
             rules,
+            movesOf ?? undefined,
           )
         : [],
-    [model, unit, need, shop.parts, held, rules],
+    [model, unit, need, shop.parts, held, rules, movesOf],
   );
   const assign = (partId: string) => {
     if (!need) return;

@@ -34,6 +34,8 @@ export function movesOn(model: Model, { steps }: Pick<RunSheet, 'steps'>, rules:
     });
 }
 
+export type MovesOf = typeof movesOf;
+
 /**
  * What moves when one assembly is replaced by another: those of its transfer list that no step takes off on the way, unless
  * the new one brings them. Empty for a part that is no assembly.
