@@ -90,7 +90,7 @@ export interface PartRow {
   bin: string | null;
   assigned_to: string | null;
   is_data_cleared: number;
-  carries: Part['carries'];
+  carries: readonly string[];
   findings: readonly (Part['findings'][number] | Finding)[];
   version: number;
   last_fact_id: string;

@@ -183,11 +183,14 @@ export interface Part extends Versioned {
   readonly assignedTo: string | null;
   /** False for a part with personal data from a unit that was not wiped. */
   readonly isDataCleared: boolean;
-  /** Parts of an assembly's transfer list that are still on it, by their ids in the model. */
-  readonly carries: readonly string[];
+  /** Parts of an assembly's transfer list that are still on it, by their ids in the model; absent on what an older page kept. */
+  readonly carries?: readonly string[];
   /** What had been found in its unit and concerns it. */
   readonly findings: readonly Hit[];
 }
+
+/** What is still on a part that is an assembly. */
+export const carriedBy = ({ carries = [] }: Pick<Part, 'carries'>): readonly string[] => carries;
 
 /** The kinds of things that facts change, and their shapes. */
 export interface Entities {

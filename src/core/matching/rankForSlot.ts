@@ -1,4 +1,4 @@
-import type { Part, Unit } from '@/core/entities/entities';
+import { carriedBy, type Part, type Unit } from '@/core/entities/entities';
 import { predictSale, type SaleQuestion } from '@/core/sale/predictSale';
 import { kindsFound } from '@/core/findings/mark';
 import { fitsSlot, neededParts } from '@/core/sale/slots';
@@ -65,7 +65,7 @@ export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag'
         rules,
       );
       const partCents = getModelPart(model, slot).valueCents?.[grade] ?? 0;
-      const carries = part.modelId === model.id ? part.carries : [];
+      const carries = part.modelId === model.id ? carriedBy(part) : [];
       const moves = movesFor(carries);
       const brings = movesFor([])
         .filter((move) => carries.includes(move.part))

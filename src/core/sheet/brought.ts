@@ -1,4 +1,4 @@
-import type { Part } from '@/core/entities/entities';
+import { carriedBy, type Part } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { Brought } from '@/core/procedure/transfers';
 
@@ -15,6 +15,6 @@ export function broughtBy(
 ): readonly Brought[] {
   return Object.entries(assigned).flatMap(([assembly, partId]) => {
     const part = findPart(partId);
-    return part?.modelId === model.id ? part.carries.map((one) => ({ assembly, part: one })) : [];
+    return part?.modelId === model.id ? carriedBy(part).map((one) => ({ assembly, part: one })) : [];
   });
 }

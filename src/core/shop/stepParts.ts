@@ -1,6 +1,6 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { message } from '@/core/shared/message';
-import type { FreedPart, Part, SheetState, Unit } from '@/core/entities/entities';
+import { carriedBy, type FreedPart, type Part, type SheetState, type Unit } from '@/core/entities/entities';
 import { hitsOf } from '@/core/findings/hits';
 import { withFindings } from '@/core/findings/mark';
 import { findingRules } from '@/core/findings/rules';
@@ -105,10 +105,8 @@ export function takenOff(
   const off = step.leg === 'out' ? stepEndedBy(step, operation, endId).frees : moved ? [moved.part] : [];
   return world
     .partsOf(unit.id)
-    .filter(
-      ({ carries, partRef }) => (!moved || moved.assembly === partRef) && carries.some((part) => off.includes(part)),
-    )
-    .map((part) => partChange(part, { ...part, carries: part.carries.filter((one) => !off.includes(one)) }));
+    .filter((part) => (!moved || moved.assembly === part.partRef) && carriedBy(part).some((one) => off.includes(one)))
+    .map((part) => partChange(part, { ...part, carries: carriedBy(part).filter((one) => !off.includes(one)) }));
 }
 
 /** On the way back the assigned part takes the place of the one that came out. */

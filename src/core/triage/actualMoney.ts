@@ -1,4 +1,4 @@
-import type { Part, Unit } from '@/core/entities/entities';
+import { carriedBy, type Part, type Unit } from '@/core/entities/entities';
 import { kindsFound } from '@/core/findings/mark';
 import { sheetOf } from '@/core/sheet/sheetOf';
 import { sellingCosts } from '@/core/sale/sellingCosts';
@@ -103,9 +103,10 @@ function worthOf(
 }
 
 /** A whole assembly saves whoever fits it the moves, as its proposal reckoned. */
-function savedMoves(model: Model, unit: Unit, { partRef, grade, carries }: Part, rules: HouseRules): number {
-  if (carries.length === 0 || grade === null || grade === 'X') return 0;
-  const moves = movesOf(model, { ...unit, findings: kindsFound(unit) }, partRef, rules);
+function savedMoves(model: Model, unit: Unit, whole: Part, rules: HouseRules): number {
+  const carries = carriedBy(whole);
+  if (carries.length === 0 || whole.grade === null || whole.grade === 'X') return 0;
+  const moves = movesOf(model, { ...unit, findings: kindsFound(unit) }, whole.partRef, rules);
   return Math.round(moves.reduce((sum, { part, cents }) => sum + (carries.includes(part) ? cents : 0), 0));
 }
 

@@ -1,7 +1,7 @@
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { withNames, type Named } from '@/core/shop/namedIn';
 import type { Knex } from 'knex';
-import type { Parcel, Part, Unit } from '@/core/entities/entities';
+import { carriedBy, type Parcel, type Part, type Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import { unitAccount, type UnitAccount } from '@/core/triage/actualMoney';
 import { parseTag } from '@/core/shared/tags';
@@ -118,7 +118,7 @@ async function readPart(db: Knex, tag: string, now: Date): Promise<ThingView | u
     kind: 'part',
     part,
     name: kind ? `${kind.modelName} ${kind.name}` : part.partRef,
-    carries: part.carries.map((id) => kinds[`${part.modelId}/${id}`]?.name ?? id),
+    carries: carriedBy(part).map((id) => kinds[`${part.modelId}/${id}`]?.name ?? id),
     unitTag: unit?.tag ?? '',
     facts: withNames(facts, await modelsOfUnits(db, facts)),
   };

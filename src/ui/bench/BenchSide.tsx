@@ -2,7 +2,7 @@
 import * as counts from '@/words/catalogue/counts';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { Box, chakra } from '@chakra-ui/react';
-import type { SheetState } from '@/core/entities/entities';
+import { carriedBy, type SheetState } from '@/core/entities/entities';
 import { screwLedger } from '@/core/sheet/screwLedger';
 import { trayNow } from '@/core/sheet/trayNow';
 import type { ReactNode } from 'react';
@@ -142,7 +142,11 @@ export function BenchSide({
         )}
         <Box as="ul" display="grid" gap="6px" pt="10px">
           {[...freed].reverse().map((part) => {
-            const name = model.parts.find(({ id }) => id === part.partRef)?.name ?? part.partRef;
+            const nameOf = (ref: string) => model.parts.find(({ id }) => id === ref)?.name ?? ref;
+            const name =
+              carriedBy(part).length > 0
+                ? words.withParts({ name: nameOf(part.partRef), parts: carriedBy(part).map(nameOf) })
+                : nameOf(part.partRef);
             return (
               <li key={part.id}>
                 <Tag code={part.tag} fact={part.state === 'sound' ? name : `${name}, ${partStateNames[part.state]}`} />

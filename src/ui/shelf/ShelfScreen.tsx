@@ -4,7 +4,7 @@ import { limitingName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef } from 'react';
-import type { Part } from '@/core/entities/entities';
+import { carriedBy, type Part } from '@/core/entities/entities';
 import type { ShelfView } from '@/services/shelf/readShelf';
 import { Headline } from '@/ui/base/Headline';
 import { Input } from '@/ui/base/Input';
@@ -176,11 +176,12 @@ function PutAway({
 }
 
 /** What is still on an assembly and need not be moved to it. */
-function Carried({ part: { carries, modelId }, view }: { readonly part: Part; readonly view: ShelfView }) {
+function Carried({ part, view }: { readonly part: Part; readonly view: ShelfView }) {
+  const carries = carriedBy(part);
   if (carries.length === 0) return null;
   return (
     <Box as="span" color="inkMuted">
-      {texts.withParts({ parts: carries.map((id) => view.kinds[`${modelId}/${id}`]?.name ?? id) })}
+      {texts.withParts({ parts: carries.map((id) => view.kinds[`${part.modelId}/${id}`]?.name ?? id) })}
     </Box>
   );
 }

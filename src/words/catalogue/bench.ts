@@ -2,6 +2,7 @@
 import { l, plural, select, type Text } from '@/words/runtime';
 import { list, minutes, money, number, stopwatch } from '@/words/format';
 
+export const withParts = (d: { name: Text; parts: readonly string[] }) => l`${d.name} with ${list(d.parts)}`;
 export const bitHasTurned = (d: { drive: Text; screws: number; stripped: number }) => l`${d.drive} bit here: ${plural(d.screws, 0, { "one": l`${number(d.screws)} screw`, "other": l`${number(d.screws)} screws` })}${plural(d.stripped, 0, { "0": l``, "one": l`, ${number(d.stripped)} head stripped`, "other": l`, ${number(d.stripped)} heads stripped` })}`;
 export const rev = (d: { maker: Text; name: Text; revision: Text }) => l`${d.maker} ${d.name} · rev ${d.revision}`;
 export const leave = () => l`Leave`;
