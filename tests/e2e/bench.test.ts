@@ -22,6 +22,8 @@ async function onSheet(page: Page, model: string): Promise<string> {
   await go(page, bench.url, `/bench/${tag}`);
   // Whatever pays: these tests are about steps.
   await press(page, 'a', 'space');
+  // The step's number: “Start” stands on the screen before it as well.
+  await page.waitForSelector('header span strong');
   await says(page, /Done, next|Start/);
   await settled(page);
   return tag;

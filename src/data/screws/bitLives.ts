@@ -1,32 +1,42 @@
 import type { Knex } from 'knex';
 import type { BitLife, BitUse } from '@/core/screws/bitWear';
-import type { RecordedFact } from '@/core/shop/facts';
+import type { Fact, RecordedFact } from '@/core/shop/facts';
 import type { BitLifeRow } from '@/data/rows';
 
 type Happened = Pick<RecordedFact, 'type' | 'payload' | 'bench' | 'position'>;
 
 /**
- * Keeps the count of each bit in step with the log, in the fact's own transaction. A fact that is taken back is taken off
- * the bit that was in use when it happened; a renewal that is taken back gives its count to the bit before it.
+ * Counts what a fact did with the bits that are in use at its bench. Said before the fact is appended: whoever appends
+ * holds up everyone.
+ */
+export async function countUses(trx: Knex, bench: string, fact: Pick<Fact, 'type' | 'payload'>): Promise<void> {
+  for (const use of usesOf(fact)) await add(trx, { bench, position: Number.MAX_SAFE_INTEGER }, use, 1);
+}
+
+/**
+ * A new bit begins its count at the position of its fact. A fact that is taken back is taken off the bit that was in use
+ * when it happened; a renewal that is taken back gives its count to the bit before it.
  *
  * @param undone  the fact that this one takes back
  */
-export async function countBits(trx: Knex, fact: Happened, undone: Happened | undefined): Promise<void> {
+export async function turnBits(trx: Knex, fact: Happened, undone: Happened | undefined): Promise<void> {
   if (undone) {
     if (isRenewal(undone)) await rejoin(trx, undone);
     else for (const use of usesOf(undone)) await add(trx, undone, use, -1);
   } else if (isRenewal(fact)) {
     const { drive } = fact.payload;
     await trx('bit_lives').insert({ bench: fact.bench, drive, from_position: fact.position, screws: 0, stripped: 0 });
-  } else for (const use of usesOf(fact)) await add(trx, fact, use, 1);
+  }
 }
 
 const isRenewal = (fact: Happened): fact is Happened & RecordedFact<'bit-renewed'> => fact.type === 'bit-renewed';
 
-const usesOf = ({ type, payload }: Happened): readonly BitUse[] =>
+const usesOf = ({ type, payload }: Pick<Fact, 'type' | 'payload'>): readonly BitUse[] =>
   (type === 'step-done' || type === 'screw-trouble') && 'bits' in payload ? (payload.bits ?? []) : [];
 
-const before = (trx: Knex, { bench, position }: Happened, drive: string) =>
+type Place = Pick<Happened, 'bench' | 'position'>;
+
+const before = (trx: Knex, { bench, position }: Place, drive: string) =>
   trx('bit_lives')
     .where({ bench, drive })
     .andWhere('from_position', '<=', position)
@@ -34,12 +44,16 @@ const before = (trx: Knex, { bench, position }: Happened, drive: string) =>
     .forUpdate()
     .first() as Promise<BitLifeRow | undefined>;
 
-async function add(trx: Knex, happened: Happened, { drive, screws, stripped }: BitUse, sign: 1 | -1): Promise<void> {
+async function add(trx: Knex, happened: Place, { drive, screws, stripped }: BitUse, sign: 1 | -1): Promise<void> {
   const life = await before(trx, happened, drive);
   const { bench } = happened;
   if (!life) {
-    // The first that is known of this bit: it was in use since the log began.
-    if (sign === 1) await trx('bit_lives').insert({ bench, drive, from_position: 0, screws, stripped });
+    if (sign === -1) return;
+    // The first that is known of this bit: it was in use since the log began. Somebody else at the bench may say so now, too.
+    await trx('bit_lives')
+      .insert({ bench, drive, from_position: 0, screws, stripped })
+      .onConflict(['bench', 'drive', 'from_position'])
+      .merge({ screws: trx.raw('screws + ?', [screws]), stripped: trx.raw('stripped + ?', [stripped]) });
     return;
   }
   const counted = { screws: life.screws + sign * screws, stripped: life.stripped + sign * stripped };

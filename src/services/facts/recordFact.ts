@@ -19,7 +19,7 @@ import { findEntities } from '@/data/facts/entityTables';
 import { appendFact, findFact, lastFactAbout } from '@/data/facts/factRepository';
 import { loadWorld } from '@/data/facts/loadWorld';
 import { spoolLabels } from '@/data/labels/labelJobs';
-import { countBits } from '@/data/screws/bitLives';
+import { countUses, turnBits } from '@/data/screws/bitLives';
 import { saveChanges } from '@/data/facts/saveChanges';
 import { findMember, findPersonName } from '@/data/people/peopleRepository';
 import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
@@ -78,8 +78,9 @@ async function record(trx: Knex, person: Person, given: Fact, now: Date): Promis
   await endHolds(trx, throughTriage(outcome.value));
   await spoolLabels(trx, fact, outcome.value, now);
   const { id: personId, bench } = person;
+  await countUses(trx, bench, fact);
   const position = await appendFact(trx, fact, { personId, bench, receivedAt: now }, outcome.value);
-  await countBits(trx, { ...fact, bench, position }, target);
+  await turnBits(trx, { ...fact, bench, position }, target);
   return accept({ id: fact.id, position, isRepeat: false, results: resultsOf(outcome.value) });
 }
 
