@@ -1,5 +1,6 @@
 import { phone } from '../../../tests/support/models';
-import { wearOf, type BitLife } from './bitWear';
+import type { BitLife } from './bitInUse';
+import { wearOf } from './bitWear';
 import { screwsTurned } from './screwsTurned';
 
 const life = (given: Partial<BitLife>): BitLife => ({

@@ -1,19 +1,10 @@
 import cdf from '@stdlib/stats-base-dists-poisson-cdf/lib/main.js';
+import { bitInUse, type BitLife } from './bitInUse';
 import type { Turned } from './screwsTurned';
 
 /** What a fact did with one bit of its bench: screws it turned, heads that it stripped. */
 export interface BitUse extends Turned {
   readonly stripped: number;
-}
-
-/** A bit of one bench from new to its renewal, or till now. */
-export interface BitLife {
-  readonly bench: string;
-  readonly drive: string;
-  /** Captive ones are turned too. */
-  readonly screws: number;
-  readonly stripped: number;
-  readonly isOver: boolean;
 }
 
 /** How the bit that is in use now is doing. */
@@ -36,8 +27,7 @@ const unlikely = 0.05;
 
 /** The bits with one stripped head more on the one that is in use here. */
 export function withHead(lives: readonly BitLife[], bench: string, drive: string): readonly BitLife[] {
-  const isOwn = (life: BitLife) => life.bench === bench && life.drive === drive && !life.isOver;
-  const own = lives.find(isOwn) ?? { bench, drive, screws: 0, stripped: 0, isOver: false };
+  const own = bitInUse(lives, bench, drive) ?? { bench, drive, screws: 0, stripped: 0, isOver: false };
   return [...lives.filter((life) => life !== own), { ...own, stripped: own.stripped + 1 }];
 }
 
@@ -49,8 +39,7 @@ export function withHead(lives: readonly BitLife[], bench: string, drive: string
  * @param lives  of all benches and drives; a bit without one has turned nothing
  */
 export function wearOf(lives: readonly BitLife[], bench: string, drive: string): BitWear {
-  const isOwn = (life: BitLife) => life.bench === bench && life.drive === drive && !life.isOver;
-  const own = lives.find(isOwn);
+  const own = bitInUse(lives, bench, drive);
   const { screws = 0, stripped = 0 } = own ?? {};
   const others = lives.filter((life) => life !== own);
   const sum = (key: 'screws' | 'stripped') => others.reduce((total, life) => total + life[key], 0);

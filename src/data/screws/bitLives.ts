@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
-import type { BitLife, BitUse } from '@/core/screws/bitWear';
+import type { BitLife } from '@/core/screws/bitInUse';
+import type { BitUse } from '@/core/screws/bitWear';
 import type { Fact, RecordedFact } from '@/core/shop/facts';
 import type { BitLifeRow } from '@/data/rows';
 

@@ -6,7 +6,7 @@ import { isCertified } from '@/core/people/roster';
 import { shopDay } from '@/core/shared/shopDay';
 import { unrehearsed } from '@/core/rehearsal/certified';
 import type { Outcome } from '@/core/shared/outcome';
-import type { BitLife } from '@/core/screws/bitWear';
+import type { BitLife } from '@/core/screws/bitInUse';
 import { sheetOf } from '@/core/sheet/sheetOf';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { knowledgeFor } from '@/core/triage/knowledge';

@@ -5,7 +5,7 @@ import { phone, shippedModels } from '../../../tests/support/models';
 import { RandomHistory } from '../../../tests/support/randomHistory';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
 import { applyFact } from '@/core/shop/applyFact';
-import type { BitLife } from '@/core/screws/bitWear';
+import type { BitLife } from '@/core/screws/bitInUse';
 import type { Fact, FactType, Payloads, RecordedFact } from '@/core/shop/facts';
 import { MemoryWorld } from '@/core/shop/memoryWorld';
 import type { Person } from '@/core/people/roles';

@@ -6,6 +6,7 @@ import { carriedBy, type SheetState } from '@/core/entities/entities';
 import { screwLedger } from '@/core/sheet/screwLedger';
 import { trayNow } from '@/core/sheet/trayNow';
 import type { ReactNode } from 'react';
+import { bitInUse } from '@/core/screws/bitInUse';
 import { screwsTurned } from '@/core/screws/screwsTurned';
 import { discard, type Cup } from '@/core/screws/placeScrews';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
@@ -166,7 +167,7 @@ function BitLines({
   bench,
 }: Pick<BenchProps, 'bits'> & { readonly step: SheetStep; readonly bench: string }) {
   return screwsTurned(step.joints).map(({ drive }) => {
-    const own = bits.find((life) => life.drive === drive && life.bench === bench && !life.isOver);
+    const own = bitInUse(bits, bench, drive);
     return (
       <Box key={drive} textStyle="note" color="inkMuted" pt="8px">
         {words.bitHasTurned({ drive, screws: own?.screws ?? 0, stripped: own?.stripped ?? 0 })}

@@ -2,7 +2,8 @@
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { wearOf, withHead, type BitLife, type BitWear } from '@/core/screws/bitWear';
+import type { BitLife } from '@/core/screws/bitInUse';
+import { wearOf, withHead, type BitWear } from '@/core/screws/bitWear';
 import { screwsTurned } from '@/core/screws/screwsTurned';
 import { screwTroubles, type ScrewTroubleKind } from '@/core/entities/stages';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
