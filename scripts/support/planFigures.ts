@@ -74,7 +74,7 @@ function choiceRows(): readonly string[] {
       const model = hasAlternatives ? full : { ...full, operations: full.operations.map(single) };
       const situation = { revision: model.revisions[0]?.id ?? null, configuration: null, findings: [] };
       const unseen = { share: 0.7, low: 0.5, high: 0.9 };
-      const prizes = knowledgeOf(model, null, { shares: {}, unseen, market: {}, resistances: [] }, rules).map(
+      const prizes = knowledgeOf(model, null, { shares: {}, sharesGiven: {}, unseen, market: {}, resistances: [] }, rules).map(
         (known, index) => ({
           ...known,
           // Spread out, so that some pay and some do not.

@@ -72,6 +72,7 @@ export function learn(truth: ModelTruth, sought: number, chance: Chance): Knowle
     shelf: Object.fromEntries(model.parts.map(({ interchange }) => [interchange, { grade: 'B' as const, count: 3 }])),
     yields: knownYields(counts)[model.id] ?? {},
     yieldsGiven: {},
+    resistances: [],
     unseen: unseenYield,
     market: {},
     lacking: {},

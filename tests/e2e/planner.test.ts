@@ -37,7 +37,7 @@ test('what pays, only some parts, and everything: each a plan with its order and
   await press(page, 'o');
   await says(page, 'Frees the battery.');
   await says(page, 'Needed for');
-  await says(page, 'No order is shorter.');
+  await says(page, 'No other choice and no other order brings more.');
   expect(await text(page)).not.toContain('Frees the display.');
 
   // A crack asks for tape before the glass is warmed.

@@ -6,7 +6,7 @@ import { findings, partCategories } from '@/core/procedure/vocabulary';
 import { getModelPart } from '@/core/procedure/model';
 import { hitsOf } from './hits';
 import { kindsFound, withFindings } from './mark';
-import { cappedMix, capIn, capOf, oddsIn, scrapBy } from './partHarm';
+import { cappedMix, capIn, capOf, scrapBy } from './partHarm';
 import { findingRules } from './rules';
 import { forbiddenBy, settledBy, standingFindings } from './standing';
 
@@ -103,9 +103,6 @@ describe('what a finding does', () => {
       finding: 'crack',
       grade: 'X',
     });
-    const board = getModelPart(phone, 'board');
-    expect(oddsIn(phone, board, { marks: [], found: ['liquid', 'swelling'] })).toBe(findingRules.liquid.odds.board);
-    expect(oddsIn(phone, board, { marks: [] })).toBe(1);
   });
 
   test('odds are shares, caps only lower, and every check has an id of its own', () => {

@@ -32,10 +32,6 @@ export const capIn = (model: Model, part: ModelPart, found: Found): Cap | null =
 export const scrapBy = (model: Model, found: Found): readonly string[] =>
   model.parts.filter((part) => capIn(model, part, found)?.grade === 'X').map(({ id }) => id);
 
-/** Factor on a part's chance to come out good: of all that hit it, what leaves the least. */
-export const oddsIn = (model: Model, part: ModelPart, found: Found): number =>
-  Math.min(1, ...hitsOf(model, part, found).map(({ finding }) => findingRules[finding].odds[part.category] ?? 1));
-
 /** How sound parts are graded when none can be better than a cap: the better shares fall to it. */
 export function cappedMix(
   mix: Readonly<Record<SaleGrade, number>>,

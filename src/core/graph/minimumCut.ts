@@ -9,14 +9,23 @@ export class FlowNetwork {
     this.first = new Int32Array(count).fill(-1);
   }
 
-  /** @throws RangeError when an end is no node of the network, or the capacity is negative or not a number */
-  addEdge(from: number, to: number, capacity: number): void {
+  /**
+   * @returns the number of the edge, for `flowOn`
+   * @throws RangeError when an end is no node of the network, or the capacity is negative or not a number
+   */
+  addEdge(from: number, to: number, capacity: number): number {
     if (!(from >= 0 && from < this.count && to >= 0 && to < this.count)) {
       throw new RangeError(`addEdge: ${from} → ${to} is outside a network of ${this.count}`);
     }
     if (!(capacity >= 0)) throw new RangeError(`addEdge: a capacity of ${capacity}`);
     this.addHalf(from, to, capacity);
     this.addHalf(to, from, 0);
+    return this.target.length - 2;
+  }
+
+  /** What goes along an edge after `minimumCut`. */
+  flowOn(edge: number): number {
+    return this.room[edge + 1] as number;
   }
 
   private addHalf(from: number, to: number, capacity: number): void {

@@ -14,6 +14,7 @@ const shop = (sought = 0): ShopKnowledge => ({
       )
     : {},
   yieldsGiven: {},
+  resistances: {},
 });
 const promised = (model: string | null): ParcelItem => ({ model, decided: null, unit: null });
 const asDonor = (cents: number): ParcelItem => ({

@@ -6,7 +6,8 @@ import { shopKnowledge, type KnowledgeGround } from '@/core/triage/shopKnowledge
 import { gradePart } from '@/core/grading/gradePart';
 import { previewRules, type Shelved, type Waiting } from './previewRules';
 
-const ground: KnowledgeGround = { outcomes: [], outcomesGiven: [], tests: [], shelf: {}, market: {}, waiting: [] };
+const ground: KnowledgeGround = { outcomes: [], outcomesGiven: [], tests: [],
+  resistances: {}, shelf: {}, market: {}, waiting: [] };
 const waiting: readonly Waiting[] = shippedModels.map((model, at) => ({
   tag: `U-${at}`,
   model,

@@ -469,6 +469,8 @@ export interface MessageValues<Piece> {
   'triage.needsNoPartSellsAt': { count: number; needed: readonly Piece[]; isLacking: 'yes' | 'no'; lacking: Piece; sellsAt: Piece; price: number; isSure: 'yes' | 'no'; holds: number };
   'triage.testNotMadeChanceFailing': { count: number; fails: number };
   'triage.forLessWork': { count: number; best: Piece; worthCents: number; taken: number };
+  'triage.movesSaved': Readonly<Record<never, never>>;
+  'triage.jointsThatResist': Readonly<Record<never, never>>;
   'triage.of': { name: Piece; chance: number; soundCents: number };
   'triage.notTestedThemStartAnd': { odds: number; of: number };
   'triage.soldAsFetchesDPrice': { of: number };

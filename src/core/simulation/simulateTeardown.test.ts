@@ -38,7 +38,7 @@ describe('simulateTeardown', () => {
       // Nothing is known from a log: every part is sound with the same chance, and breaks only by the model's risks.
       const soundBefore = 0.8;
       const unseen = { share: soundBefore, low: soundBefore, high: soundBefore };
-      const parts = knowledgeOf(model, configuration, { shares: {}, unseen, market: {}, resistances: [] }, rules);
+      const parts = knowledgeOf(model, configuration, { shares: {}, sharesGiven: {}, unseen, market: {}, resistances: [] }, rules);
       const outcome = planTeardown(
         model,
         {

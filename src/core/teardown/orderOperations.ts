@@ -55,7 +55,7 @@ function asUsual(
   }
 }
 
-function asPlaced(chosen: readonly Operation[], { operation: index, choice }: Placed): Operation {
+export function asPlaced(chosen: readonly Operation[], { operation: index, choice }: Placed): Operation {
   const operation = chosen[index] as Operation;
   const other = choice === 0 ? undefined : operation.orTools?.[choice - 1];
   if (!other) return operation;

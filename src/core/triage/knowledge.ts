@@ -2,13 +2,13 @@ import type { Unit } from '@/core/entities/entities';
 import type { ModelPart } from '@/core/procedure/parts';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
-import { hitsOf } from '@/core/findings/hits';
 import type { Found } from '@/core/findings/mark';
 import { cappedMix } from '@/core/findings/partHarm';
-import { findingRules } from '@/core/findings/rules';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { partChance } from '@/core/teardown/worth/partChance';
 import { priceOfPart, worthToday, type Market } from '@/core/teardown/worth/partWorth';
+import type { ResistanceCount } from '@/core/teardown/policy/learnedOdds';
 import type { KnownYield } from './knownYields';
 
 /** Builds that wait for a part of a class that nobody has. */
@@ -36,6 +36,8 @@ export interface Knowledge {
   readonly yields: Readonly<Record<string, KnownYield>>;
   /** The same from units on which something was found. */
   readonly yieldsGiven: Readonly<Partial<Record<Finding, Readonly<Record<string, KnownYield>>>>>;
+  /** How the joints of this model have resisted so far. */
+  readonly resistances: readonly ResistanceCount[];
   /** What to expect of a part that was never sought. */
   readonly unseen: KnownYield;
   /** By interchange class; one that is not listed has no stock. */
@@ -47,17 +49,19 @@ export interface Knowledge {
 
 /** The same for all models of a shop. */
 export interface ShopKnowledge {
-  readonly known: Omit<Knowledge, 'yields' | 'yieldsGiven'>;
+  readonly known: Omit<Knowledge, 'yields' | 'yieldsGiven' | 'resistances'>;
   /** By model. */
   readonly yields: Readonly<Record<string, Knowledge['yields']>>;
   readonly yieldsGiven: Readonly<Record<string, Knowledge['yieldsGiven']>>;
+  readonly resistances: Readonly<Record<string, Knowledge['resistances']>>;
 }
 
 /** All that is known when a unit of one model is valued. */
-export const knowledgeFor = ({ known, yields, yieldsGiven }: ShopKnowledge, modelId: string): Knowledge => ({
+export const knowledgeFor = ({ known, yields, yieldsGiven, resistances }: ShopKnowledge, modelId: string): Knowledge => ({
   ...known,
   yields: yields[modelId] ?? {},
   yieldsGiven: yieldsGiven[modelId] ?? {},
+  resistances: resistances[modelId] ?? [],
 });
 
 /** What is known of a unit that is to be valued. */
@@ -67,24 +71,9 @@ export type Subject = Pick<Unit, 'revision' | 'configuration' | 'variant' | 'mar
     readonly isReportedLost?: boolean;
   };
 
-/**
- * How a part comes out of a unit on which this was found: by what the log knows of this model with the finding, else by
- * what is known of it in general and our estimate of the finding. Of all that was found, what leaves the least counts.
- */
-export function yieldOf(model: Model, part: ModelPart, unit: Found, known: Knowledge): KnownYield {
-  const general = known.yields[part.id] ?? known.unseen;
-  return hitsOf(model, part, unit).reduce((least, { finding }) => {
-    const odds = findingRules[finding].odds[part.category] ?? 1;
-    const given = known.yieldsGiven[finding]?.[part.id] ?? scaled(general, odds);
-    return given.share < least.share ? given : least;
-  }, general);
-}
-
-const scaled = ({ share, low, high }: KnownYield, factor: number): KnownYield => ({
-  share: share * factor,
-  low: low * factor,
-  high: high * factor,
-});
+/** Chance of a part of a unit in this condition to come out good: the planner's (`partChance`). */
+export const yieldOf = (model: Model, part: ModelPart, unit: Found, known: Knowledge): KnownYield =>
+  partChance(model, part, unit, { shares: known.yields, sharesGiven: known.yieldsGiven, unseen: known.unseen });
 
 /** What one more sound part brings today: as the shelf and its use have it, or what a build that waits for it would leave. */
 export function partBrings(part: ModelPart, known: Knowledge, rules: HouseRules, cap?: Grade): number {

@@ -12,6 +12,7 @@ const nothing: Knowledge = {
   shelf: {},
   yields: {},
   yieldsGiven: {},
+  resistances: [],
   unseen: unseenYield,
   market: {},
   lacking: {},

@@ -8,7 +8,7 @@ import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Knowledge, Subject } from './knowledge';
 import { buildCents, planBuild, unknownTest, valueBuild } from './valueBuild';
-import { planHarvest, valueDonor, type HarvestPlan } from './valueDonor';
+import { planHarvest, valueDonor, type DonorPlan } from './valueDonor';
 import type { Valued } from './valued';
 import { message, type Message } from '@/core/shared/message';
 
@@ -134,7 +134,7 @@ function turnOf(
   known: Knowledge,
   rules: HouseRules,
   weighed: readonly Valued[],
-  harvest: HarvestPlan | null,
+  harvest: DonorPlan | null,
 ): Turn | null {
   const [first, second] = weighed;
   if (!first || !second?.isPossible || !harvest) return null;

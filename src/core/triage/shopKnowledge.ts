@@ -10,6 +10,8 @@ export interface KnowledgeGround {
   readonly outcomes: Parameters<typeof knownYields>[0];
   readonly outcomesGiven: Parameters<typeof knownYieldsGiven>[0];
   readonly tests: Parameters<typeof knownTests>[0];
+  /** How joints have resisted, by model. */
+  readonly resistances: Readonly<Record<string, Knowledge['resistances']>>;
   readonly shelf: Knowledge['shelf'];
   readonly market: Knowledge['market'];
   /** Units at Match, which wait for parts. */
@@ -21,6 +23,6 @@ export function shopKnowledge(ground: KnowledgeGround, rules: HouseRules): ShopK
   const { shelf, market } = ground;
   const yields = knownYields(ground.outcomes);
   const common = { shelf, market, unseen: unseenYield, tests: knownTests(ground.tests) };
-  const lacking = lackingParts(ground.waiting, { ...common, yields: {}, yieldsGiven: {} }, rules);
-  return { known: { ...common, lacking }, yields, yieldsGiven: knownYieldsGiven(ground.outcomesGiven, yields) };
+  const lacking = lackingParts(ground.waiting, { ...common, yields: {}, yieldsGiven: {}, resistances: [] }, rules);
+  return { known: { ...common, lacking }, yields, yieldsGiven: knownYieldsGiven(ground.outcomesGiven, yields), resistances: ground.resistances };
 }

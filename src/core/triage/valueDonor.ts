@@ -7,10 +7,11 @@ import { operationsFor } from '@/core/procedure/situation';
 import { modelBySchools } from '@/core/schools/modelBySchools';
 import { saleGrades } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { expectedMinutes, meanMinutes } from '@/core/teardown/attendedMinutes';
+import { meanMinutes } from '@/core/teardown/attendedMinutes';
+import { harvestPlan } from '@/core/teardown/joint/harvestPlan';
+import { chargedMinutes, movesSaved, soundAlong } from '@/core/teardown/joint/planMoney';
 import { priceOfPart } from '@/core/teardown/worth/partWorth';
-import { carriedWorth, withCarried } from '@/core/teardown/worth/carriedWorth';
-import { payingParts } from '@/core/teardown/worth/payingParts';
+import { savedMoves } from '@/core/teardown/worth/savedMoves';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { drawMinutes, drawRange, drawShare } from './drawRange';
 import { partBrings, yieldOf, type Knowledge, type Subject } from './knowledge';
@@ -24,87 +25,118 @@ export interface Harvest {
   readonly name: string;
   readonly soundCents: number;
   readonly known: KnownYield;
+  /** Chance that it comes out whole along this very way. */
+  readonly chance: number;
+  /** The one of them without which it is worth nothing. */
+  readonly partner: Harvest['part'] | null;
 }
 
 /** What would be taken out, in how many minutes, for how much. */
-export interface HarvestPlan {
+export interface DonorPlan {
   /** Parts that pay, as the planner chooses them. */
   readonly harvest: readonly Harvest[];
+  /** What a technician would be given to do. */
   readonly steps: readonly SheetStep[];
+  /** What assemblies save that come out with their parts on. */
+  readonly savedCents: number;
+  /** Consumables of joints that resist, as often as they do. */
+  readonly usedCents: number;
+  /** Attended: changes of set-up, and waits beside the hand that nothing fills, included. */
   readonly minutes: number;
+  /** Of the harvest, with what whole assemblies save, less consumables. */
   readonly worthCents: number;
   /** Expected, after labour. */
   readonly cents: number;
 }
 
 /**
- * How far a unit pays as a donor (`payingParts`): each part with its chance on a unit in this condition and what one more
- * of it brings today; less the minutes of the very sheet the bench would get. Null when nothing pays.
+ * How far a unit pays as a donor, as the planner says it (`harvestPlan`): each part with its chance on a unit in this
+ * condition and what one more of it brings today; less the minutes of the plan, and of what the sheet adds for what was
+ * found. Null when nothing pays.
  */
-export function planHarvest(written: Model, unit: Subject, known: Knowledge, rules: HouseRules): HarvestPlan | null {
+export function planHarvest(written: Model, unit: Subject, known: Knowledge, rules: HouseRules): DonorPlan | null {
   const model = modelBySchools(written, rules);
   const findings = kindsFound(unit);
   const scrap = new Set([...scrapBy(model, unit), ...neededParts(model, unit).map(({ id }) => id)]);
   const absent = new Set(model.configurations.find(({ id }) => id === unit.configuration)?.absentParts ?? []);
-  const bare = model.parts
+  const offered = model.parts
     .filter((part) => !scrap.has(part.id) && !absent.has(part.id) && priceOfPart(part, rules.gradeMix) !== undefined)
-    .map((part) => ({
-      part: part.id,
-      name: part.name,
-      soundCents: partBrings(part, known, rules, capIn(model, part, unit)?.grade),
-      known: yieldOf(model, part, unit, known),
-      boundTo: part.boundTo,
-    }));
-  const carried = carriedWorth(
+    .map((part) => {
+      const odds = yieldOf(model, part, unit, known);
+      const soundCents = partBrings(part, known, rules, capIn(model, part, unit)?.grade);
+      const isSeen = known.yields[part.id] !== undefined;
+      const partner = part.boundTo ?? model.parts.find(({ boundTo }) => boundTo === part.id)?.id ?? null;
+      return { part: part.id, name: part.name, soundCents, known: odds, chance: odds.share, isSeen, partner };
+    });
+  const saved = savedMoves(
     model,
     { ...unit, findings },
-    bare.map(({ part, soundCents, known: { share } }) => ({ part, soundCents, chance: share })),
+    offered.map(({ part }) => part),
     rules,
   );
-  const offered = withCarried(
-    bare.map((entry) => ({ ...entry, chance: entry.known.share })),
-    carried,
-  );
-  const paying = payingParts(
+  const plan = harvestPlan(
     {
+      model,
+      postures: model.postures,
+      findings,
       operations: operationsFor(model, { ...unit, findings }),
-      cost: (operation) => expectedMinutes(operation, findings) * rules.labourCentsPerMinute,
       isAllowed: ({ destroys = [] }) => destroys.every((part) => scrap.has(part)),
+      resistances: known.resistances,
     },
-    offered.map(({ part, soundCents, chance, boundTo }) => ({
-      part,
-      soundCents,
-      chance,
-      ...(boundTo !== undefined && offered.some((other) => other.part === boundTo) && { boundTo }),
-    })),
+    { worths: offered, saved, wanted: [] },
+    rules,
   );
-  const harvest = offered.filter(({ part }) => paying.parts.includes(part));
+  if (!plan || plan.best.order.length === 0) return null;
+  const { problem, best, parts, chances } = plan;
+  const sound = soundAlong(problem, best.order);
+  const chanceOf = (part: string) => {
+    const number = parts.indexOf(part);
+    return (chances[number] as number) * (sound[number] as number);
+  };
+  const harvest = offered.flatMap((entry): readonly Harvest[] => {
+    const partner = offered.some(({ part }) => part === entry.partner) ? entry.partner : null;
+    const chance = chanceOf(entry.part) * (partner === null ? 1 : chanceOf(partner));
+    return chance > 0 ? [{ ...entry, partner, chance }] : [];
+  });
   const sheet = sheetOf(model, unit, { kind: 'teardown', targets: harvest.map(({ part }) => part), rules });
   if (harvest.length === 0 || !sheet.ok) return null;
   const { steps } = sheet.value;
-  const minutes = steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0);
-  const worthCents = harvest.reduce((sum, { soundCents, known: { share } }) => sum + soundCents * share, 0);
-  const cents = Math.round(worthCents - minutes * rules.labourCentsPerMinute);
-  return { harvest, steps, minutes, worthCents, cents };
+  const beside = steps.filter(({ operationId, leg }) => leg !== 'out' || operationId === undefined);
+  const added = beside.reduce((sum, step) => sum + meanMinutes(step.minutes), 0);
+  const minutes = chargedMinutes(problem, best.order) + added;
+  const cents = Math.round(best.cents - added * rules.labourCentsPerMinute);
+  if (cents <= 0) return null;
+  const worthCents = cents + minutes * rules.labourCentsPerMinute;
+  const savedCents = movesSaved(problem, best.order);
+  const bare = harvest.reduce((sum, { soundCents, chance }) => sum + soundCents * chance, 0);
+  return { harvest, steps, minutes, worthCents, savedCents, usedCents: Math.max(0, bare + savedCents - worthCents), cents };
 }
 
 /** What a unit brings in parts, with its range and its arithmetic. */
-export function valueDonor(model: Model, plan: HarvestPlan | null, known: Knowledge, rules: HouseRules): Valued {
+export function valueDonor(model: Model, plan: DonorPlan | null, known: Knowledge, rules: HouseRules): Valued {
   if (!plan) {
     const nothing = { disposition: 'donor', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
     return { ...nothing, because: message('triage.noPartInWorthTaking'), isPossible: false };
   }
-  const { harvest, steps, minutes, worthCents, cents } = plan;
+  const { harvest, steps, minutes, worthCents, savedCents, usedCents, cents } = plan;
   const factors = harvest.map(({ part }) => gradeFactors(model, part, rules));
+  // Changes of set-up are as long whatever happens; the steps are not.
+  const changes = minutes - steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0);
   const range = drawRange((chance) => {
-    const brought = harvest.reduce((sum, { soundCents, known: odds }, at) => {
-      if (!chance.happens(drawShare(odds, chance))) return sum;
+    const comes = harvest.map(({ known: odds, chance: own, partner }) => {
+      const others = partner === null ? 1 : (harvest.find(({ part }) => part === partner)?.known.share ?? 1);
+      const spared = odds.share > 0 && others > 0 ? own / (odds.share * others) : 0;
+      return chance.happens(drawShare(odds, chance) * spared);
+    });
+    const brought = harvest.reduce((sum, { soundCents, partner }, at) => {
+      const isWhole = partner === null || comes[harvest.findIndex(({ part }) => part === partner)] === true;
+      if (!comes[at] || !isWhole) return sum;
       return sum + soundCents * drawFactor(factors[at] as Factors, chance.next());
-    }, 0);
-    return brought - drawMinutes(steps, chance) * rules.labourCentsPerMinute;
+    }, savedCents - usedCents);
+    return brought - (drawMinutes(steps, chance) + changes) * rules.labourCentsPerMinute;
   });
   const best = harvest.reduce((top, entry) =>
-    entry.soundCents * entry.known.share > top.soundCents * top.known.share ? entry : top,
+    entry.soundCents * entry.chance > top.soundCents * top.chance ? entry : top,
   );
   const wanted = harvest.find(({ part }) => known.lacking[getModelPart(model, part).interchange]);
   const waiting = wanted && known.lacking[getModelPart(model, wanted.part).interchange];
@@ -122,10 +154,12 @@ export function valueDonor(model: Model, plan: HarvestPlan | null, known: Knowle
     because: waiting ? message('triage.waitingFor', { because, tag: waiting.tag, name: wanted.name }) : because,
     isPossible: true,
     figures: [
-      ...harvest.map(({ name, soundCents, known: { share } }) => ({
+      ...harvest.map(({ name, soundCents, chance: share }) => ({
         says: message('triage.of', { name, chance: share, soundCents }),
         cents: Math.round(soundCents * share),
       })),
+      ...(savedCents >= 1 ? [{ says: message('triage.movesSaved'), cents: Math.round(savedCents) }] : []),
+      ...(usedCents >= 1 ? [{ says: message('triage.jointsThatResist'), cents: -Math.round(usedCents) }] : []),
       {
         says: message('triage.minAt', { taken: minutes, labourCentsPerMinute: rules.labourCentsPerMinute }),
         cents: -Math.round(minutes * rules.labourCentsPerMinute),

@@ -1,8 +1,8 @@
 import type { Knex } from 'knex';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
-import { knownYields, unseenYield } from '@/core/triage/knownYields';
+import { knownYields, knownYieldsGiven, unseenYield } from '@/core/triage/knownYields';
 import { classMarket } from '@/data/parts/classMarket';
-import { outcomeCounts } from '@/data/yields/outcomeCounts';
+import { outcomeCounts, outcomeCountsGiven } from '@/data/yields/outcomeCounts';
 import { resistanceCounts } from '@/data/yields/resistanceCounts';
 
 const watchedDays = 60;
@@ -22,15 +22,18 @@ export async function marketNow(db: Knex, now: Date): Promise<PlanGround['market
 
 /** What the shop knows that plans for a model hang on: yields and resistance from the log, stock, and how fast it is used. */
 export async function planGround(db: Knex, modelId: string, now: Date): Promise<PlanGround> {
-  const [outcomes, market, resistances] = await Promise.all([
+  const [outcomes, outcomesGiven, market, resistances] = await Promise.all([
     outcomeCounts(db),
+    outcomeCountsGiven(db),
     marketNow(db, now),
-    resistanceCounts(db, modelId),
+    resistanceCounts(db),
   ]);
+  const yields = knownYields(outcomes);
   return {
-    shares: knownYields(outcomes)[modelId] ?? {},
+    shares: yields[modelId] ?? {},
+    sharesGiven: knownYieldsGiven(outcomesGiven, yields)[modelId] ?? {},
     unseen: unseenYield,
     market,
-    resistances,
+    resistances: resistances[modelId] ?? [],
   };
 }

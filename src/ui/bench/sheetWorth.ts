@@ -25,7 +25,7 @@ export function sheetWorth(
   rules: HouseRules,
 ): SheetWorth {
   const known = knowledgeOf(model, unit.configuration, ground, rules, withFindings(unit, state.findings));
-  const rest = restWorth(model, { ...unit, sheet: state }, sheet, known, rules);
+  const rest = restWorth(model, { ...unit, sheet: state }, sheet, known, rules, ground.resistances);
   const operation = model.operations.find(({ id }) => id === step.operationId);
   const odds = operation && learnedOdds(model, ground.resistances, operation);
   // What yielding is worth: all that still comes, the labour of this step not yet spent.

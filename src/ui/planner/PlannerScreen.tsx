@@ -13,7 +13,7 @@ import { OperationLines } from './OperationLines';
 import { PartLines } from './PartLines';
 import { PlanHead } from './PlanHead';
 import { PlannerKeys } from './PlannerKeys';
-import { sayBatch, sayCorrection, sayOrder } from './planWords';
+import { sayBatch, sayOrder } from './planWords';
 import { usePlan } from './usePlan';
 import { usePlanRequest } from './usePlanRequest';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
@@ -46,7 +46,6 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
     });
     if (started.ok) router.push(`/bench/${target.tag}`);
   };
-  const correction = plan && sayCorrection(model, plan);
   return (
     <Box
       display="grid"
@@ -89,7 +88,6 @@ export function PlannerScreen({ view }: { readonly view: PlannerView }) {
           {plan && (
             <Box textStyle="note" color="inkMuted" mt="12px" display="grid" gap="4px">
               {plan.operations.length > 1 && <p>{sayOrder(plan)}</p>}
-              {correction && <p>{correction}</p>}
               {donors.length > 1 && plan.operations.length > 0 && <p>{sayBatch(donors.length, plan)}</p>}
             </Box>
           )}

@@ -47,7 +47,7 @@ export function sayFigures(model: Model, plan: TeardownPlan): string {
 }
 
 /** What the order saves against the author’s, and where. */
-export function sayOrder({ cost, authorCost, isProven, lowerBoundMinutes }: TeardownPlan): string {
+export function sayOrder({ cost, authorCost, isProven, missingCents }: TeardownPlan): string {
   const saved = authorCost.minutes - cost.minutes;
   const [fewerTools, fewerTurns] = [authorCost.toolChanges - cost.toolChanges, authorCost.turns - cost.turns];
   const where = [
@@ -58,8 +58,8 @@ export function sayOrder({ cost, authorCost, isProven, lowerBoundMinutes }: Tear
       : []),
   ];
   const proof = isProven
-    ? words.noOrderShorter()
-    : words.noneCanBeShorterThan({ lowerBoundMinutes: minutes(lowerBoundMinutes) });
+    ? words.nothingBringsMore()
+    : words.anotherCouldBring({ missingCents: Math.ceil(missingCents) });
   if (saved < 0.05) return words.authorsOrderJustAsShort({ proof });
   return words.lessThanInAuthorsOrder({
     saved: minutes(saved),
@@ -80,22 +80,6 @@ export function sayDifference({ added, dropped, freed, left, minutes: more, cent
     words.lessAfterLabour({ cents: Math.abs(cents), isCents: cents < 0 ? 'yes' : 'no' }),
   ];
   return words.comparedWithPreviousPlan({ parts });
-}
-
-/** What counting the risks along the order changed. */
-export function sayCorrection(model: Model, { correction }: TeardownPlan): string | null {
-  const { errorCents, change, gainCents } = correction;
-  if (errorCents < 1) return null;
-  const error = words.simpleSumOverstatesByBecause({ errorCents: Math.round(errorCents) });
-  if (!change) return words.thatChangesNothingHere({ error });
-  const part = getModelPart(model, change.part).name;
-  const operation = model.operations.find(({ id }) => id === change.operation)?.title ?? change.operation;
-  const done = {
-    'part-first': words.comesOutBefore({ part, operation }),
-    'without-operation': words.leftOut({ operation }),
-    'without-part': words.notReliedOn({ part }),
-  }[change.kind];
-  return words.insteadMore({ error, done, gainCents: Math.round(gainCents) });
 }
 
 /** Which way of doing several units is faster, and why. */

@@ -28,6 +28,7 @@ export function usePlanRequest({ model, ground, donors, unit }: PlannerView) {
         soundCents: prices[known.part] ?? known.soundCents,
       })),
       scrap: [...new Set([...scrapBy(model, found), ...faulty])],
+      resistances: ground.resistances,
       units: Math.max(1, donors.length),
     };
   }, [model, ground, unit, donors.length, situation, aim, prices, rules]);

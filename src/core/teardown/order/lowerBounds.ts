@@ -23,6 +23,7 @@ export class Entries {
     uses: readonly (readonly number[])[],
     followers: readonly (readonly number[])[],
     lastFirst: readonly number[],
+    ends: readonly number[],
   ) {
     this.size = minutes.length;
     const others = (at: number) => minutes.map((_, other) => other).filter((other) => other !== at);
@@ -36,7 +37,6 @@ export class Entries {
         least(others(to).map((from) => cost(from, to) - (this.potential[from] as number))) +
         (this.potential[to] as number),
     );
-    const ends = uses.filter((_, operation) => followers[operation]?.length === 0).flat();
     this.mostAtEnd = Math.max(0, ...ends.map((use) => this.potential[use] as number));
     this.fresh = new Uint8Array(uses.length * this.size);
     this.inHand = new Uint8Array(uses.length * this.size);
@@ -94,14 +94,16 @@ export interface LowerBounds {
 /**
  * Computes once per problem what bounds every state of its search.
  *
- * @param types     whole set-ups (tool, face and posture together)
- * @param typeUses  per operation, the set-ups it can be done in
+ * @param types      whole set-ups (tool, face and posture together)
+ * @param typeUses   per operation, the set-ups it can be done in
+ * @param isCertain  operations that are done in any case; the others count for nothing
  * Cost: O((operations + arcs) · set-ups + set-ups²)
  */
 export function lowerBoundsOf(
   problem: SequenceProblem,
   types: readonly SetUpState[],
   typeUses: readonly (readonly number[])[],
+  isCertain: (operation: number) => boolean = () => true,
 ): LowerBounds {
   const { operations } = problem;
   const followers = certainFollowers(operations);
@@ -117,8 +119,16 @@ export function lowerBoundsOf(
       waiting +
       Math.max(0, ...next.map((follower) => tail[follower] as number));
   }
+  const areAllCertain = operations.every((_, operation) => isCertain(operation));
   const entries = (minutes: readonly (readonly number[])[], uses: readonly (readonly number[])[]) =>
-    new Entries(minutes, uses, followers, order);
+    new Entries(
+      minutes,
+      uses.map((own, operation) => (isCertain(operation) ? own : [])),
+      followers,
+      order,
+      // Where more may be done than is certain, anything may be the end.
+      uses.filter((_, operation) => !areAllCertain || followers[operation]?.length === 0).flat(),
+    );
   return {
     tools: entries(
       problem.toolMinutes,

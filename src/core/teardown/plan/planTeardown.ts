@@ -5,31 +5,27 @@ import { operationsFor, type Situation } from '@/core/procedure/situation';
 import { modelBySchools } from '@/core/schools/modelBySchools';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
-import { expectedMinutes } from '../attendedMinutes';
 import { takeable } from '../choice/closureProblem';
 import { operationClauses } from '../choice/operationClauses';
-import { chooseOperations } from '../chooseOperations';
-import type { OrderBudget } from '../order/bestOrder';
-import { sequenceOf, type OrderGround } from '../order/sequenceOf';
-import { endOf, timeOrder, type SequenceProblem, type TimedStep } from '../order/sequenceProblem';
+import { expectedMinutes } from '../attendedMinutes';
+import { harvestPlan, placedOf, type HarvestPlan } from '../joint/harvestPlan';
+import type { PlanBudget } from '../joint/planProblem';
+import { planProblemOf, type PlanAsked, type PlanSituation } from '../joint/planProblemOf';
+import { endOf, timeOrder, type Placed, type SequenceProblem, type TimedStep } from '../order/sequenceProblem';
 import { orderOperations } from '../orderOperations';
-import { carriedWorth, withCarried } from '../worth/carriedWorth';
-import { breakEvens, payingParts, type BreakEven, type ChoiceGround, type Prize } from '../worth/payingParts';
-import { sparedBy } from '../worth/survival';
+import { savedMoves, type SavedMove } from '../worth/savedMoves';
 import { batchMinutes } from './batchMinutes';
 import { curveAlong } from './curveAlong';
+import { linePrices, type LinePrice } from './linePrices';
 import type { OrderCost, PlanAim, PlanLine, PlanRequest, TeardownPlan, PartKnowledge } from './teardownPlan';
-import { withSurvival } from './withSurvival';
 
-/** What a planner may take: proves what devices come with. */
-export const planBudget: OrderBudget = { states: 20_000 };
+/** What a planner may take: proves what devices come with, in a second at the most. */
+export const planBudget: PlanBudget = { states: 20_000 };
 
 /**
- * How far to take a unit apart, which operations that needs, and in which order.
- *
- * The choice is exact in the additive model (see `payingParts`, `chooseOperations`); the order is the best of it (see
- * `bestOrder`). What operations risk for parts that are still in is then counted along the order, and where that changes
- * the answer the better plan is taken and the difference is said.
+ * How far to take a unit apart, which operations that needs, and in which order: one problem, solved exactly (`bestPlan`),
+ * or with a bound on what could be missing. What is asked for comes out in any case; what pays is never worse than doing
+ * nothing, nor than leaving any one part in.
  *
  * @refuses 'targets-unreachable' for asked parts that nothing frees; 'no-worth' when it is asked what pays and nothing has
  * a worth
@@ -38,182 +34,139 @@ export function planTeardown(
   written: Model,
   request: PlanRequest,
   rules: HouseRules,
-  budget: OrderBudget = planBudget,
+  budget: PlanBudget = planBudget,
 ): Outcome<TeardownPlan> {
   const model = modelBySchools(written, rules);
   const { aim, findings } = request;
   const scrap = new Set(request.scrap);
-  const choice: ChoiceGround = {
-    operations: operationsFor(model, request),
-    cost: (operation) => expectedMinutes(operation, findings) * rules.labourCentsPerMinute,
-    isAllowed: ({ destroys = [] }) => destroys.every((part) => scrap.has(part)),
-  };
-  const freeable = freeableParts(choice);
-  const isAtRisk = new Set(choice.operations.flatMap(({ risks = [] }) => risks.map(({ part }) => part)));
-  // Only what something risks needs to know its own way.
-  const ownWays = new Map(
-    request.parts.flatMap(({ part }) => {
-      const way = isAtRisk.has(part) && freeable.has(part) ? chosenFor(choice, [part]) : null;
-      return way?.ok ? [[part, way.value] as const] : [];
-    }),
-  );
-  const bare = request.parts.map((known) => onItsWay(known, ownWays.get(known.part) ?? []));
-  const carried = carriedWorth(
+  const situation: PlanSituation = {
     model,
-    request,
-    bare.filter(({ part }) => freeable.has(part) && !scrap.has(part)),
-    rules,
-  );
-  const parts = withCarried(bare, carried);
-  const prizes = prizesOf(model, { ...request, parts });
-  if (aim.kind === 'pays' && prizes.every(({ soundCents }) => soundCents <= 0)) return refuse('no-worth');
-  const ground: OrderGround = { postures: model.postures, findings };
-  const reachable = prizes.filter(({ part }) => freeable.has(part));
-  const everything = chosenFor(
-    choice,
-    reachable.map(({ part }) => part),
-  );
-  if (!everything.ok) return everything;
-
-  const evens = new Map(breakEvens(choice, prizes).map((entry) => [entry.part, entry]));
-  const valued = prizes.map(({ part, soundCents, chance }) => {
-    const ownWay = new Set(ownWays.get(part)?.map(({ id }) => id));
-    return { part, soundCents, chance, ownWay };
-  });
-
-  const first =
-    aim.kind === 'pays' ? accept(payingParts(choice, prizes).operations) : chosenFor(choice, aimed(aim, reachable));
-  if (!first.ok) return first;
-  const { ordered, correction } = withSurvival(
-    { chosen: first.value, ground: choice, prizes, valued, mayDrop: aim.kind === 'pays' },
-    (chosen) => orderOperations(chosen, ground, rules, budget),
-    rules.labourCentsPerMinute,
-  );
-  const timed = timedAs(ordered.operations, ground, rules);
-  const rest = everything.value.filter(({ id }) => !ordered.operations.some((done) => done.id === id));
-  const further = orderOperations(
-    rest.filter(({ id }) => canFollow(id, [...ordered.operations, ...rest])),
-    { ...ground, last: ordered.operations.at(-1), outParts: new Set(ordered.operations.flatMap(({ frees }) => frees)) },
-    rules,
-  );
-  const curve = curveAlong([...ordered.operations, ...further.operations], parts, valued, ground, rules);
-  const freed = new Set(ordered.operations.flatMap(({ frees }) => frees));
-  const author = asWritten(model, request, ordered.operations);
+    postures: model.postures,
+    findings,
+    operations: operationsFor(model, request),
+    isAllowed: ({ destroys = [] }) => destroys.every((part) => scrap.has(part)),
+    ...(request.resistances && { resistances: request.resistances }),
+  };
+  const worths = request.parts.map((known) => (scrap.has(known.part) ? { ...known, chance: 0 } : known));
+  if (aim.kind === 'pays' && worths.every(({ soundCents }) => soundCents <= 0)) return refuse('no-worth');
+  const can = freeableParts(situation);
+  const reachable = worths.filter(({ part }) => can.has(part));
+  const wanted = wantedBy(aim, reachable);
+  const sound = reachable.filter(({ chance }) => chance > 0).map(({ part }) => part);
+  const asked: PlanAsked = { worths, saved: savedMoves(model, request, sound, rules), wanted: [] };
+  // Who asks for parts asks what getting at them takes: others are no reason for a step.
+  const only = (parts: readonly string[]): PlanAsked => ({ ...asked, saved: [], counted: parts, wanted: parts });
+  const found = harvestPlan(situation, aim.kind === 'pays' ? asked : only(wanted), rules, budget);
+  const all = harvestPlan(situation, only(reachable.map(({ part }) => part)), rules);
+  if (!found || !all) {
+    return refuse('targets-unreachable', { part: wanted.filter((part) => !can.has(part)).join(', ') });
+  }
+  // Measured by all that comes out, whatever was asked for.
+  const numbered = planProblemOf(situation, asked, rules);
+  const { problem } = numbered;
+  const done = found.best.order;
+  const further = furtherOrder(situation, found.operations, all.operations, rules);
+  const steps = timeOrder(problem.sequence, done);
+  const curve = curveAlong([...done, ...further], numbered, { ...situation, known: worths }, rules);
+  const freed = new Set(found.operations.flatMap(({ frees }) => frees));
+  const paying = aim.kind === 'pays' ? found : (harvestPlan(situation, asked, rules, budget) as HarvestPlan);
+  const prices = linePrices(situation, asked, paying, rules);
   return accept({
-    operations: ordered.operations,
-    steps: timed.steps,
-    cost: costOf(timed.problem, timed.steps),
-    lowerBoundMinutes: ordered.lowerBound,
-    isProven: ordered.isProven,
-    authorCost: (({ problem, steps }) => costOf(problem, steps))(timedAs(author, ground, rules)),
-    handMinutes: timed.steps.reduce((sum, { setUp, work }) => sum + setUp + work, 0),
-    lines: bare.map((known) => ({
-      ...lineOf(model, known, withoutCarried(evens.get(known.part), carried), freed, choice, findings),
-      carriedCents: carried.get(known.part) ?? 0,
+    operations: found.operations,
+    steps,
+    cost: costOf(problem.sequence, steps),
+    isProven: found.best.isProven,
+    missingCents: found.best.upperBound - found.best.cents,
+    authorCost: authorCost(model, request, situation.operations, done, problem.sequence),
+    handMinutes: steps.reduce((sum, { setUp, work }) => sum + setUp + work, 0),
+    lines: request.parts.map((known) => ({
+      ...lineOf(situation, known, prices.get(known.part), freed, can),
+      carriedCents: carriedBy(known.part, asked.saved, freed),
     })),
-    netCents: curve[ordered.operations.length]?.cents ?? 0,
+    netCents: curve[done.length]?.cents ?? 0,
     curve,
-    correction,
-    batch: batchMinutes(timed.problem, timed.steps, request.units ?? 1, rules.moveMinutes),
+    batch: batchMinutes(problem.sequence, steps, request.units ?? 1, rules.moveMinutes),
   });
 }
 
-/** A part that was never sought comes out as often as an unseen one does, less what its own way risks. */
-function onItsWay(known: PartKnowledge, ownWay: readonly Operation[]): PartKnowledge {
-  if (known.isSeen) return known;
-  const spared = sparedBy(ownWay, known.part);
-  const { chance, lowChance, highChance } = known;
-  return { ...known, chance: chance * spared, lowChance: lowChance * spared, highChance: highChance * spared };
-}
-
-/** A break-even as the price of the part alone. */
-function withoutCarried(even: BreakEven | undefined, carried: ReadonlyMap<string, number>): BreakEven | undefined {
-  if (!even?.payFromCents) return even;
-  return { ...even, payFromCents: Math.max(0, even.payFromCents - (carried.get(even.part) ?? 0)) };
-}
+const wantedBy = (aim: PlanAim, reachable: readonly PartKnowledge[]): readonly string[] => {
+  if (aim.kind === 'parts') return aim.parts;
+  return aim.kind === 'everything' ? reachable.filter(({ chance }) => chance > 0).map(({ part }) => part) : [];
+};
 
 /** Parts that some operation can free, however dear that is. */
-function freeableParts({ operations, isAllowed }: ChoiceGround): ReadonlySet<string> {
+function freeableParts({ operations, isAllowed }: PlanSituation): ReadonlySet<string> {
   const can = takeable(operations.length, operationClauses(operations), (index) =>
     isAllowed(operations[index] as Operation),
   );
   return new Set(can.flatMap((index) => operations[index]?.frees ?? []));
 }
 
-function prizesOf(model: Model, { parts, scrap }: PlanRequest): readonly Prize[] {
-  return parts.map(({ part, soundCents, chance }) => {
-    const boundTo = model.parts.find(({ id }) => id === part)?.boundTo;
-    return {
-      part,
-      soundCents,
-      chance: scrap.includes(part) ? 0 : chance,
-      ...(boundTo !== undefined && parts.some((other) => other.part === boundTo) && { boundTo }),
-    };
-  });
-}
-
-const aimed = (aim: PlanAim, reachable: readonly Prize[]): readonly string[] =>
-  aim.kind === 'parts' ? aim.parts : reachable.filter(({ chance }) => chance > 0).map(({ part }) => part);
-
-function chosenFor(
-  { operations, cost, isAllowed }: ChoiceGround,
-  parts: readonly string[],
-): Outcome<readonly Operation[]> {
-  const chosen = chooseOperations(operations, parts, cost, isAllowed);
-  if (!chosen.ok) return chosen;
-  return accept(operations.filter(({ id }) => chosen.value.ids.includes(id)));
-}
-
-/** Whether an operation’s arcs can be met among some operations. */
-const canFollow = (id: string, among: readonly Operation[]): boolean => {
-  const ids = new Set(among.map((operation) => operation.id));
-  return (
-    among
-      .find((operation) => operation.id === id)
-      ?.after.every(({ any }) => any.some((other) => ids.has(other)) || any.every((other) => !ids.has(other))) ?? false
+/** What is left of taking everything out, once the plan is done. */
+function furtherOrder(
+  situation: PlanSituation,
+  done: readonly Operation[],
+  everything: readonly Operation[],
+  rules: HouseRules,
+): readonly Placed[] {
+  const rest = everything.filter(({ id }) => !done.some((other) => other.id === id));
+  const ids = new Set([...done, ...rest].map(({ id }) => id));
+  const hasWay = ({ after }: Operation) =>
+    after.every(({ any }) => any.some((other) => ids.has(other)) || any.every((other) => !ids.has(other)));
+  const { operations } = orderOperations(
+    rest.map(({ id }) => situation.operations.find((own) => own.id === id) as Operation).filter(hasWay),
+    { ...situation, last: done.at(-1), outParts: new Set(done.flatMap(({ frees }) => frees)) },
+    rules,
   );
-};
+  return operations.map((operation) => placedOf(situation.operations, operation));
+}
+
+/** What the plan adds for moves: an assembly that keeps its parts saves them, a part that leaves one bare costs its own. */
+function carriedBy(part: string, saved: readonly SavedMove[], freed: ReadonlySet<string>): number {
+  const keeps = saved.filter((move) => move.assembly === part && !freed.has(move.part));
+  const leaves = saved.filter((move) => move.part === part && freed.has(part) && freed.has(move.assembly));
+  const sum = (moves: readonly SavedMove[]) => moves.reduce((cents, move) => cents + move.cents, 0);
+  return Math.round(sum(keeps) - sum(leaves));
+}
 
 function lineOf(
-  model: Model,
+  { model, operations, findings }: PlanSituation,
   known: PartKnowledge,
-  even: BreakEven | undefined,
+  price: LinePrice | undefined,
   freed: ReadonlySet<string>,
-  { operations }: ChoiceGround,
-  findings: Situation['findings'],
+  can: ReadonlySet<string>,
 ): Omit<PlanLine, 'carriedCents'> {
-  const payFromCents = even?.payFromCents ?? null;
-  const extra = operations.filter(({ id }) => even?.extra.includes(id));
-  const isReachable =
-    operations.some(({ frees }) => frees.includes(known.part)) &&
-    (payFromCents !== null || freed.has(known.part) || known.chance === 0);
+  const payFromCents = price?.payFromCents ?? null;
+  const extra = operations.filter(({ id }) => price?.extra.includes(id));
   return {
     ...known,
     name: model.parts.find(({ id }) => id === known.part)?.name ?? known.part,
     payFromCents,
-    isPriceProven: even?.isProven ?? true,
+    isPriceProven: price?.isProven ?? true,
     extraMinutes: extra.reduce((sum, operation) => sum + expectedMinutes(operation, findings), 0),
-    verdict: !isReachable ? 'unreachable' : !freed.has(known.part) ? 'leave' : payFromCents === 0 ? 'along' : 'free',
+    verdict: !can.has(known.part) ? 'unreachable' : !freed.has(known.part) ? 'leave' : payFromCents === 0 ? 'along' : 'free',
   };
 }
 
 /** The chosen operations in the author's order; one that only a short cut made possible comes where it can. */
-function asWritten(model: Model, situation: Situation, chosen: readonly Operation[]): readonly Operation[] {
+function authorCost(
+  model: Model,
+  situation: Situation,
+  operations: readonly Operation[],
+  done: readonly Placed[],
+  sequence: SequenceProblem,
+): OrderCost {
   const place = new Map(authorOrder(model, situation).map(({ id }, at) => [id, at]));
-  const usual = chosen.map((operation) => model.operations.find(({ id }) => id === operation.id) ?? operation);
-  const isKnown = usual.every(({ id }) => place.has(id));
-  return isKnown ? [...usual].sort((a, b) => (place.get(a.id) as number) - (place.get(b.id) as number)) : chosen;
-}
-
-function timedAs(order: readonly Operation[], ground: OrderGround, rules: HouseRules) {
-  const problem = sequenceOf(order, ground, rules);
-  return {
-    problem,
-    steps: timeOrder(
-      problem,
-      order.map((_, operation) => ({ operation, choice: 0 })),
+  const placeOf = ({ operation }: Placed) => place.get(operations[operation]?.id ?? '') ?? -1;
+  const isKnown = done.every((placed) => placeOf(placed) >= 0);
+  const order = isKnown ? [...done].sort((a, b) => placeOf(a) - placeOf(b)) : done;
+  return costOf(
+    sequence,
+    timeOrder(
+      sequence,
+      order.map(({ operation }) => ({ operation, choice: 0 })),
     ),
-  };
+  );
 }
 
 function costOf(problem: SequenceProblem, steps: readonly TimedStep[]): OrderCost {

@@ -2,7 +2,7 @@ import type { Operation } from '@/core/procedure/operations';
 import type { Situation } from '@/core/procedure/situation';
 import type { TimedStep } from '../order/sequenceProblem';
 import type { BatchMinutes } from './batchMinutes';
-import type { Correction } from './withSurvival';
+import type { ResistanceCount } from '../policy/learnedOdds';
 
 /** What the lead asks for. */
 export type PlanAim =
@@ -28,6 +28,8 @@ export interface PlanRequest extends Situation {
   readonly parts: readonly PartKnowledge[];
   /** Parts of this unit that are scrap already: a short cut may destroy them. */
   readonly scrap: readonly string[];
+  /** How joints of this model have resisted so far. */
+  readonly resistances?: readonly ResistanceCount[];
   /** Units that are planned alike, one unless said. */
   readonly units?: number;
 }
@@ -40,7 +42,7 @@ export interface PlanLine extends PartKnowledge {
   readonly verdict: Verdict;
   /** Least price of a sound one at which it pays; null when none does. */
   readonly payFromCents: number | null;
-  /** False when the search for that price was cut short: it is then an upper bound. */
+  /** False when the search for that price was cut short: it is then near it. */
   readonly isPriceProven: boolean;
   /** Cents that the plan adds for the moves a whole assembly saves, or takes off a part that leaves one bare. */
   readonly carriedCents: number;
@@ -61,16 +63,17 @@ export interface TeardownPlan {
   readonly operations: readonly Operation[];
   readonly steps: readonly TimedStep[];
   readonly cost: OrderCost;
-  readonly lowerBoundMinutes: number;
+  /** No choice and no order brings more. */
   readonly isProven: boolean;
+  /** Cents that another plan could bring more at most; of a proven one, none. */
+  readonly missingCents: number;
   /** The same operations as the author wrote them down. */
   readonly authorCost: OrderCost;
   readonly handMinutes: number;
   readonly lines: readonly PlanLine[];
-  /** Expected worth of the parts less the labour, set-up minutes included. */
+  /** Expected worth of the parts less the labour: changes, and waits beside the hand that nothing fills, included. */
   readonly netCents: number;
   readonly curve: readonly CurvePoint[];
-  readonly correction: Correction;
   readonly batch: BatchMinutes;
 }
 

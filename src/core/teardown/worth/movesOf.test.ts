@@ -2,9 +2,9 @@ import { shippedModels } from '../../../../tests/support/models';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
 import { planTeardown } from '../plan/planTeardown';
-import { carriedWorth } from './carriedWorth';
 import { movesOf } from './movesOf';
 import { priceOfPart } from './partWorth';
+import { savedMoves } from './savedMoves';
 
 const quay = shippedModels.find(({ name }) => name === 'Twofold Quay') as Model;
 const pontoon = shippedModels.find(({ name }) => name === 'Pontoon 12') as Model;
@@ -46,28 +46,20 @@ describe('movesOf', () => {
   });
 });
 
-describe('carriedWorth', () => {
-  const ground = [
-    { part: 'display-set', soundCents: 9000, chance: 0.9 },
-    { part: 'tilt', soundCents: 2400, chance: 0.8 },
-    { part: 'camera', soundCents: 4000, chance: 0 },
-  ];
-  const added = carriedWorth(quay, usual(quay), ground, rules);
-
-  test('whole, the assembly saves the moves of what is sound; taken off, each part saves one less', () => {
-    const tilt = byHand(quay, 'display-set', 'tilt');
-    expect(added.get('display-set')).toBe(Math.round(tilt * 0.8));
-    expect(added.get('tilt')).toBe(-Math.round(tilt * 0.9));
+describe('savedMoves', () => {
+  test('the moves of every assembly that is asked about, sound', () => {
+    expect(savedMoves(quay, usual(quay), ['display-set', 'tilt', 'camera'], rules)).toEqual(
+      ['tilt', 'camera'].map((part) => ({
+        assembly: 'display-set',
+        part,
+        cents: expect.closeTo(byHand(quay, 'display-set', part), 6) as number,
+      })),
+    );
   });
 
-  test('with both out, the expected sum is the bare worth of each', () => {
-    const sum = ground.reduce((all, { part, chance }) => all + chance * (added.get(part) ?? 0), 0);
-    expect(Math.abs(sum)).toBeLessThanOrEqual(1);
-  });
-
-  test('a model without transfers stays as it is', () => {
+  test('a model without transfers saves none', () => {
     const lantern = shippedModels.find(({ name }) => name === 'Lantern 5') as Model;
-    expect(carriedWorth(lantern, usual(lantern), [{ part: 'display', soundCents: 1, chance: 1 }], rules).size).toBe(0);
+    expect(savedMoves(lantern, usual(lantern), ['display'], rules)).toEqual([]);
   });
 });
 

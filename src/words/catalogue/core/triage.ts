@@ -23,13 +23,15 @@ export const waitingFor = (d: { because: Text; tag: Text; name: Text }) => l`${d
 export const needsNoPartSellsAt = (d: { count: number; needed: readonly string[]; isLacking: 'yes' | 'no'; lacking: Text; sellsAt: Text; price: number; isSure: 'yes' | 'no'; holds: number }) => l`${plural(d.count, 0, { "0": l`Needs no part.`, "other": l`Needs ${list(d.needed)}, ${select(d.isLacking, { "yes": l`but no ${d.lacking} is on the shelf yet`, "other": l`${plural(d.count, 0, { "one": l`on the shelf`, "other": l`all on the shelf` })}` })}.` })} Sells at ${d.sellsAt} for ${money(d.price)}${select(d.isSure, { "yes": l``, "other": l`; ${share(d.holds)} chance it passes` })}.`;
 export const testNotMadeChanceFailing = (d: { count: number; fails: number }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} test`, "other": l`${number(d.count)} tests` })} not made: ${share(d.fails)} chance of failing`;
 export const forLessWork = (d: { count: number; best: Text; worthCents: number; taken: number }) => l`${plural(d.count, 0, { "one": l`The ${d.best}`, "other": l`${number(d.count)} parts, mostly the ${d.best},` })} for ${money(d.worthCents)} less ${minutes(d.taken)} of work.`;
+export const movesSaved = () => l`moves that whole assemblies save`;
+export const jointsThatResist = () => l`consumables where joints resist`;
 export const of = (d: { name: Text; chance: number; soundCents: number }) => l`${d.name}: ${share(d.chance)} of ${money(d.soundCents)}`;
 export const notTestedThemStartAnd = (d: { odds: number; of: number }) => l`Not tested: ${share(d.odds)} of them start and can be wiped. Then it fetches ${share(d.of)} of the D price.`;
 export const soldAsFetchesDPrice = (d: { of: number }) => l`Sold as it is, it fetches ${share(d.of)} of the D price.`;
 export const dPrice = (d: { of: number }) => l`${share(d.of)} of the D price`;
 export const sellingCosts = () => l`fee, packing and post`;
 
-export const all: Readonly<Record<string, (d: never) => string>> = { costsToRecycle, nothingCallsForNoSwelling, batterySwollenMakeSafeBefore, itsSerialWasReportedLost, lockedFindOwnerFirst, whatWasFoundOnMust, doesNotStartSoCannot, doesNotStartChance, partsNeedsCannotBeReached, sellsAt, mayBeGradedBetterOr, gradeBought, consumables, mayBreakOnMoving, minAt, noPartInWorthTaking, waitingFor, needsNoPartSellsAt, testNotMadeChanceFailing, forLessWork, of, notTestedThemStartAnd, soldAsFetchesDPrice, dPrice, sellingCosts };
+export const all: Readonly<Record<string, (d: never) => string>> = { costsToRecycle, nothingCallsForNoSwelling, batterySwollenMakeSafeBefore, itsSerialWasReportedLost, lockedFindOwnerFirst, whatWasFoundOnMust, doesNotStartSoCannot, doesNotStartChance, partsNeedsCannotBeReached, sellsAt, mayBeGradedBetterOr, gradeBought, consumables, mayBreakOnMoving, minAt, noPartInWorthTaking, waitingFor, needsNoPartSellsAt, testNotMadeChanceFailing, forLessWork, movesSaved, jointsThatResist, of, notTestedThemStartAnd, soldAsFetchesDPrice, dPrice, sellingCosts };
 
 /** What the core found out, as a sentence. */
 export const say = sayer<'triage'>({

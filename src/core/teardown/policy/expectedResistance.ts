@@ -1,0 +1,42 @@
+import type { Operation } from '@/core/procedure/operations';
+import type { Finding } from '@/core/procedure/vocabulary';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { attendedMinutes, meanMinutes } from '../attendedMinutes';
+import type { YieldOdds } from './ladderPolicy';
+import { policyOf } from './policyOf';
+
+/** What a joint that may resist adds to a plan, in expectation. */
+export interface ExpectedResistance {
+  /** Chance that it yields, and breaks nothing, when the policy is followed. */
+  readonly yields: number;
+  /** Attended minutes beyond those of the step when it yields at once; less than nothing where it is given up early. */
+  readonly minutes: number;
+  /** Consumables of the rungs, and the words of handing over. */
+  readonly cents: number;
+}
+
+export type ResistRules = Pick<HouseRules, 'labourCentsPerMinute' | 'handOverMinutes'>;
+
+/**
+ * An operation with a ladder as a plan sees it: how often it yields in the end, and what that takes. Null for one without
+ * a ladder, which is taken to yield.
+ *
+ * @param behindCents  expected worth of what lies behind it: how long it is tried hangs on that
+ */
+export function expectedResistance(
+  operation: Operation,
+  findings: readonly Finding[],
+  odds: YieldOdds,
+  behindCents: number,
+  rules: ResistRules,
+): ExpectedResistance | null {
+  const policy = policyOf(operation, { findings, odds, behindCents }, rules);
+  if (!policy) return null;
+  const usual = meanMinutes(attendedMinutes(operation, findings));
+  // The policy's cents are what is behind, less labour and the rest: so the rest is what is missing.
+  const { yieldChance, minutes, cents } = policy;
+  const rest = yieldChance * behindCents - minutes * rules.labourCentsPerMinute - cents;
+  return policy.stages.length === 0
+    ? { yields: odds.usual, minutes: 0, cents: 0 }
+    : { yields: yieldChance, minutes: minutes - usual, cents: Math.max(0, rest) };
+}
