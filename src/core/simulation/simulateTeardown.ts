@@ -2,8 +2,9 @@ import type { Operation } from '@/core/procedure/operations';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { Chance } from '@/core/shared/chance';
 import { drawTriangle } from '@/core/statistics/triangle';
-import { attendedMinutes } from '@/core/teardown/attendedMinutes';
-import { stagesOf, type YieldOdds } from '@/core/teardown/policy/ladderPolicy';
+import { isReady } from '@/core/procedure/situation';
+import { attendedMinutes, meanMinutes } from '@/core/teardown/attendedMinutes';
+import { stagesOf, type LadderPolicy, type YieldOdds } from '@/core/teardown/policy/ladderPolicy';
 
 /** What is true of a unit before it is opened, and nobody at the bench knows. */
 export interface UnitTruth {
@@ -22,7 +23,10 @@ export interface SimulatedStep {
 
 export interface SimulatedTeardown {
   readonly steps: readonly SimulatedStep[];
+  /** At the steps alone: changing set-up is not in it. */
   readonly handMinutes: number;
+  /** Consumables of rungs, and the words of handing over. */
+  readonly cents: number;
   /** Parts that were freed, sound or not. */
   readonly parts: readonly { readonly part: string; readonly isSound: boolean }[];
 }
@@ -50,7 +54,11 @@ export function simulateOperation(
   for (const part of [...broke, ...(operation.destroys ?? [])]) broken.add(part);
   const freed = [...new Set([...operation.frees, ...(end?.frees ?? [])])].filter((part) => !out.has(part));
   for (const part of freed) out.add(part);
-  const minutes = drawTriangle(end?.minutes ?? attendedMinutes(operation, findings), chance);
+  const between = (operation.waits ?? []).reduce(
+    (sum, { first }) => sum + (first ? drawTriangle(first.minutes, chance) : 0),
+    0,
+  );
+  const minutes = between + drawTriangle(end?.minutes ?? attendedMinutes(operation, findings), chance);
   return { operation: operation.id, minutes, end: end?.id ?? null, broke, freed };
 }
 
@@ -79,18 +87,58 @@ export function simulateResistance(
 /**
  * One teardown as it could happen, operation by operation.
  *
- * A part that is out already cannot be broken any more. Unattended waits are no hand minutes. The same source of chance
- * gives the same teardown.
+ * A part that is out already cannot be broken any more, and is in nobody's way. A joint that resists is tried as its policy says; when it does not
+ * yield, or breaks, what needs it is left. Unattended waits are no hand minutes. The same source of chance gives the same
+ * teardown.
+ *
+ * @param policies  by operation; one that has none yields
  */
-export function simulateTeardown(order: readonly Operation[], truth: UnitTruth, chance: Chance): SimulatedTeardown {
+export function simulateTeardown(
+  order: readonly Operation[],
+  truth: UnitTruth,
+  chance: Chance,
+  policies: ReadonlyMap<string, LadderPolicy> = new Map(),
+): SimulatedTeardown {
   const unit: SimulatedUnit = { broken: new Set(truth.bad), out: new Set() };
   const parts: { part: string; isSound: boolean }[] = [];
-  const steps = order.map((operation): SimulatedStep => {
+  const steps: SimulatedStep[] = [];
+  const byId = new Map(order.map((operation) => [operation.id, operation]));
+  const done = new Set<string>();
+  let cents = 0;
+  for (const operation of order) {
+    if (!isReady(operation, done, byId)) continue;
+    const policy = policies.get(operation.id);
+    const tried = policy && simulatePolicy(policy, chance);
+    cents += tried?.cents ?? 0;
+    if (tried && !tried.hasYielded) {
+      steps.push({ operation: operation.id, minutes: tried.minutes, end: null, broke: [] });
+      continue;
+    }
+    const slow = (operation.slowWhile ?? []).reduce((all, { part, factor }) => (unit.out.has(part) ? all : all * factor), 1);
     const { freed, ...step } = simulateOperation(operation, unit, truth.findings, chance);
+    // How long it took to yield is drawn by the policy; what its ends and waits take beside that is its own.
+    const usual = meanMinutes(attendedMinutes(operation, truth.findings));
+    const minutes = slow * (tried ? step.minutes + tried.minutes - usual : step.minutes);
+    steps.push({ ...step, minutes });
+    done.add(operation.id);
     for (const part of freed) parts.push({ part, isSound: !unit.broken.has(part) });
-    return step;
-  });
-  return { steps, parts, handMinutes: steps.reduce((sum, { minutes }) => sum + minutes, 0) };
+  }
+  return { steps, parts, cents, handMinutes: steps.reduce((sum, { minutes }) => sum + minutes, 0) };
+}
+
+/** A joint that is tried stage by stage, each until the moment to leave it. */
+function simulatePolicy({ stages }: LadderPolicy, chance: Chance) {
+  let minutes = 0;
+  let cents = 0;
+  for (const { yields, minutes: until, breakage, consumableCents, leaveAt, then } of stages) {
+    cents += consumableCents;
+    if (chance.happens(breakage)) return { minutes, cents, hasYielded: false };
+    const takes = chance.happens(yields) ? drawTriangle(until, chance) : Infinity;
+    minutes += Math.min(takes, leaveAt);
+    if (takes <= leaveAt) return { minutes, cents, hasYielded: true };
+    if (then === 'stop') break;
+  }
+  return { minutes, cents, hasYielded: false };
 }
 
 function drawEnd({ ends = [] }: Operation, chance: Chance): NonNullable<Operation['ends']>[number] | undefined {

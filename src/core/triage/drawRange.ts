@@ -1,4 +1,5 @@
 import { Chance } from '@/core/shared/chance';
+import { drawBeta, drawNormal } from '@/core/statistics/drawBeta';
 import { middle80 } from '@/core/statistics/middle80';
 import { drawTriangle } from '@/core/statistics/triangle';
 import type { Minutes } from '@/core/procedure/operations';
@@ -18,11 +19,23 @@ export function drawRange(draw: (chance: Chance) => number): { readonly low: num
   return middle80(Array.from({ length: draws }, () => draw(chance)));
 }
 
-/** A share as it could be, from what is known of it: two halves of a normal that meet in the middle. */
-export function drawShare({ share, low, high }: KnownYield, chance: Chance, least = 0, most = 1): number {
-  const normal = Math.sqrt(-2 * Math.log(1 - chance.next())) * Math.cos(2 * Math.PI * chance.next());
-  const spread = (normal > 0 ? high - share : share - low) / tenthsOfNormal;
-  return Math.min(most, Math.max(least, share + normal * spread));
+/**
+ * A share as it could be: drawn from the belief itself, a Beta of its mean and its weight, so that the mean of many draws is
+ * the share. One without a weight is certain.
+ */
+export function drawShare({ share, weight }: Pick<KnownYield, 'share' | 'weight'>, chance: Chance): number {
+  if (weight === undefined || share <= 0 || share >= 1) return share;
+  return drawBeta(share * weight, (1 - share) * weight, chance);
+}
+
+/**
+ * An amount as it could be, of which the mean and the ends of the middle 80 % are known: two halves of a normal that meet
+ * off the mean by what the longer one would draw it.
+ */
+export function drawAmount({ mean, low, high }: { readonly mean: number; readonly low: number; readonly high: number }, chance: Chance): number {
+  const [down, up] = [mean - low, high - mean].map((width) => Math.max(0, width) / tenthsOfNormal) as [number, number];
+  const normal = drawNormal(chance);
+  return mean - (up - down) / Math.sqrt(2 * Math.PI) + normal * (normal > 0 ? up : down);
 }
 
 /** Hand minutes of some steps, each from its own triangle. */

@@ -38,6 +38,8 @@ export interface Knowledge {
   readonly yieldsGiven: Readonly<Partial<Record<Finding, Readonly<Record<string, KnownYield>>>>>;
   /** How the joints of this model have resisted so far. */
   readonly resistances: readonly ResistanceCount[];
+  /** What if a part came out so often? */
+  readonly assumed?: { readonly part: string; readonly share: number };
   /** What to expect of a part that was never sought. */
   readonly unseen: KnownYield;
   /** By interchange class; one that is not listed has no stock. */
@@ -49,7 +51,7 @@ export interface Knowledge {
 
 /** The same for all models of a shop. */
 export interface ShopKnowledge {
-  readonly known: Omit<Knowledge, 'yields' | 'yieldsGiven' | 'resistances'>;
+  readonly known: Omit<Knowledge, 'yields' | 'yieldsGiven' | 'resistances' | 'assumed'>;
   /** By model. */
   readonly yields: Readonly<Record<string, Knowledge['yields']>>;
   readonly yieldsGiven: Readonly<Record<string, Knowledge['yieldsGiven']>>;
@@ -71,9 +73,12 @@ export type Subject = Pick<Unit, 'revision' | 'configuration' | 'variant' | 'mar
     readonly isReportedLost?: boolean;
   };
 
-/** Chance of a part of a unit in this condition to come out good: the planner's (`partChance`). */
-export const yieldOf = (model: Model, part: ModelPart, unit: Found, known: Knowledge): KnownYield =>
-  partChance(model, part, unit, { shares: known.yields, sharesGiven: known.yieldsGiven, unseen: known.unseen });
+/** Chance of a part of a unit in this condition to come out good: the planner's (`partChance`), unless one is assumed. */
+export function yieldOf(model: Model, part: ModelPart, unit: Found, known: Knowledge): KnownYield {
+  const { yields, yieldsGiven, unseen, assumed } = known;
+  if (assumed?.part === part.id) return { share: assumed.share, low: assumed.share, high: assumed.share };
+  return partChance(model, part, unit, { shares: yields, sharesGiven: yieldsGiven, unseen });
+}
 
 /** What one more sound part brings today: as the shelf and its use have it, or what a build that waits for it would leave. */
 export function partBrings(part: ModelPart, known: Knowledge, rules: HouseRules, cap?: Grade): number {

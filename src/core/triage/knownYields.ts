@@ -1,20 +1,17 @@
+import type { KnownShare } from '@/core/teardown/worth/partChance';
 import { jeffreysInterval } from '@/core/statistics/jeffreysInterval';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import { shrunkShare } from '@/core/statistics/shrunkShare';
 import type { OutcomeCount } from '@/core/yields/harvestYield';
 
-/** What share of a part comes out good: the middle of what is known, and an 80 % range. */
-export interface KnownYield {
-  readonly share: number;
-  readonly low: number;
-  readonly high: number;
-}
+/** What share of a part comes out good: the middle of what is known, an 80 % range, and how many trials that is worth. */
+export type KnownYield = KnownShare;
 
 const level = 0.8;
 const known = (good: number, sought: number): KnownYield => {
   const { low, high } = jeffreysInterval(good, sought, level);
   // The mean of the same Beta that the interval is cut from: never quite 0 or 1.
-  return { share: (good + 0.5) / (sought + 1), low, high };
+  return { share: (good + 0.5) / (sought + 1), low, high, weight: sought + 1 };
 };
 
 /** A part that was never sought counts like one that came out good once: hopeful, and as wide as one trial is. */

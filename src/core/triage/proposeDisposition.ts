@@ -4,11 +4,11 @@ import { kindsFound } from '@/core/findings/mark';
 import { findingRules } from '@/core/findings/rules';
 import { sellingCosts } from '@/core/sale/sellingCosts';
 import { predictSale } from '@/core/sale/predictSale';
-import type { Model } from '@/core/procedure/model';
+import { getModelPart, type Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Knowledge, Subject } from './knowledge';
 import { buildCents, planBuild, unknownTest, valueBuild } from './valueBuild';
-import { planHarvest, valueDonor, type DonorPlan } from './valueDonor';
+import { planHarvest, valueDonor, type DonorPlan, type Harvest } from './valueDonor';
 import type { Valued } from './valued';
 import { message, type Message } from '@/core/shared/message';
 
@@ -30,12 +30,20 @@ export interface Proposal {
 }
 
 /**
- * What a unit is good for: every choice with its money, best first. What must not be weighed with money comes first
- * whatever it is worth: a swollen cell is made safe, a locked unit is a question of ownership.
+ * What a unit is good for: every choice with its money, best first, and the yield that would turn it.
  *
  * Parts are taken to survive independently of each other.
  */
 export function proposeDisposition(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): Proposal {
+  const { valued, harvest, isKeptApart } = valueDispositions(model, unit, known, rules);
+  return { valued, turn: isKeptApart ? null : turnOf(model, unit, known, rules, valued, harvest) };
+}
+
+/**
+ * Every choice with its money, best first. What must not be weighed with money comes first whatever it is worth: a swollen
+ * cell is made safe, a locked unit is a question of ownership.
+ */
+export function valueDispositions(model: Model, unit: Subject, known: Knowledge, rules: HouseRules) {
   const harvest = planHarvest(model, unit, known, rules);
   const donor = valueDonor(model, harvest, known, rules);
   const weighed: readonly Valued[] = [
@@ -54,9 +62,8 @@ export function proposeDisposition(model: Model, unit: Subject, known: Knowledge
     because: apart ?? message('triage.nothingCallsForNoSwelling'),
     isPossible: true,
   };
-  return apart
-    ? { valued: [quarantine, ...weighed], turn: null }
-    : { valued: [...weighed, quarantine], turn: turnOf(model, unit, known, rules, weighed, harvest) };
+  const valued = apart ? [quarantine, ...weighed] : [...weighed, quarantine];
+  return { valued, harvest, isKeptApart: apart !== null };
 }
 
 const flat = (disposition: Disposition, cents: number) => ({
@@ -110,15 +117,6 @@ function valueAsIs(model: Model, unit: Subject, known: Knowledge, rules: HouseRu
 /** Beyond this chance the end of the middle 80 % is reached. */
 const middleShare = 0.9;
 
-/** What is known, with one yield at another share whatever was found. */
-const withShare = (known: Knowledge, part: string, share: number): Knowledge => ({
-  ...known,
-  yields: { ...known.yields, [part]: { share, low: share, high: share } },
-  yieldsGiven: Object.fromEntries(
-    Object.entries(known.yieldsGiven).map(([finding, { [part]: _, ...others }]) => [finding, others]),
-  ),
-});
-
 /** A share is said in whole hundredths; this is far below. */
 const closeEnough = 0.0005;
 /** Parts whose yields are tried: those that weigh most. */
@@ -141,24 +139,50 @@ function turnOf(
   const isFirst = first.disposition === 'donor';
   const rival = isFirst ? second : first;
   const build = rival.disposition === 'build' ? planBuild(model, unit, known, rules) : null;
-  const isDonorBest = (part: string, share: number) => {
-    const parts = planHarvest(model, unit, withShare(known, part, share), rules);
-    const donorCents = parts?.cents ?? 0;
-    return parts !== null && donorCents > (build ? buildCents(build, donorCents, rules) : rival.cents);
+  // How much more than its rival the donor brings.
+  const lead = (donorCents: number) =>
+    donorCents - (build && donorCents > 0 ? buildCents(build, donorCents, rules) : rival.cents);
+  const leadAt = ({ part, soundCents, chance, known: odds, partner }: Harvest, share: number): number => {
+    const isPlain = partner === null && (getModelPart(model, part).transfers ?? []).length === 0;
+    // As it is planned now it brings at least so much, and planned anew no more than what the part gains: often enough.
+    const least = harvest.cents + Math.min(0, odds.share > 0 ? share / odds.share - 1 : 0) * chance * soundCents;
+    if (isPlain && least > 0 && lead(least) > 0 && isFirst) return lead(least);
+    const most = harvest.cents + Math.max(0, share - odds.share) * soundCents;
+    if (isPlain && lead(most) <= 0 && !isFirst) return lead(most);
+    return lead(planHarvest(model, unit, { ...known, assumed: { part, share } }, rules)?.cents ?? 0);
   };
   const turns = [...harvest.harvest]
     .sort((a, b) => b.soundCents - a.soundCents)
     .slice(0, tried)
-    .flatMap(({ part, name, known: { share } }): Turn[] => {
+    .flatMap((entry): Turn[] => {
+      const { part, name, known: odds } = entry;
       const end = isFirst ? 0 : 1;
-      if (isDonorBest(part, end) === isFirst) return [];
-      let [stays, turnsAt] = [share, end];
-      while (Math.abs(stays - turnsAt) > closeEnough) {
-        const middle = (stays + turnsAt) / 2;
-        if (isDonorBest(part, middle) === isFirst) stays = middle;
-        else turnsAt = middle;
-      }
-      return [{ part, name, share, turnsAt, to: isFirst ? rival.disposition : 'donor' }];
+      const atEnd = leadAt(entry, end);
+      if (atEnd > 0 === isFirst) return [];
+      const turnsAt = whereItTurns([odds.share, lead(harvest.cents)], [end, atEnd], (share) =>
+        lead(planHarvest(model, unit, { ...known, assumed: { part, share } }, rules)?.cents ?? 0),
+      );
+      return [{ part, name, share: odds.share, turnsAt, to: isFirst ? rival.disposition : 'donor' }];
     });
   return turns.sort((a, b) => Math.abs(a.turnsAt - a.share) - Math.abs(b.turnsAt - b.share))[0] ?? null;
+}
+
+type Point = readonly [share: number, lead: number];
+
+/**
+ * Where a sum that grows with a share passes nothing, between two shares on either side of it: along the chord, and half
+ * way where that draws near from one side only.
+ */
+function whereItTurns(from: Point, to: Point, leadAt: (share: number) => number): number {
+  let [stays, turns] = [from, to];
+  for (let isHalf = false; Math.abs(stays[0] - turns[0]) > closeEnough; isHalf = !isHalf) {
+    const along = stays[1] / (stays[1] - turns[1]);
+    const share = stays[0] + (isHalf || !(along > 0 && along < 1) ? 0.5 : along) * (turns[0] - stays[0]);
+    const lead = leadAt(share);
+    if (lead > 0 === stays[1] > 0) {
+      if (Math.abs(lead) < 0.5) return share;
+      stays = [share, lead];
+    } else turns = [share, lead];
+  }
+  return turns[0];
 }

@@ -32,6 +32,7 @@ const question = {
 function client() {
   const workers: FakeWorker[] = [];
   const heard: string[] = [];
+  let late: (() => void) | null = null;
   const made = new PlanClient(
     {
       onAnswer: ({ outcome }) => heard.push(outcome.ok ? 'plan' : outcome.refusal.reason),
@@ -42,8 +43,12 @@ function client() {
       workers.push(worker);
       return worker as unknown as Worker;
     },
+    (work) => {
+      late = work;
+      return () => (late = null);
+    },
   );
-  return { made, workers, heard };
+  return { made, workers, heard, runLate: () => late?.(), hasLate: () => late !== null };
 }
 
 describe('PlanClient', () => {
@@ -56,13 +61,25 @@ describe('PlanClient', () => {
     expect([workers.length, heard]).toEqual([1, ['no-worth', 'no-worth']]);
   });
 
-  test('a new question ends the one that is still computed; what that would have said is not heard', () => {
-    const { made, workers, heard } = client();
-    made.ask(question);
-    made.ask(question);
-    expect(workers[0]?.isEnded).toBe(true);
+  test('a new question waits for a quick answer, which is not heard; only the last of several is asked', () => {
+    const { made, workers, heard, hasLate } = client();
+    for (let at = 0; at < 4; at += 1) made.ask(question);
+    expect([workers.length, workers[0]?.asked.length]).toEqual([1, 1]);
     workers[0]?.answer(1);
-    expect(heard).toEqual([]);
+    expect([heard, workers[0]?.asked.length, hasLate()]).toEqual([[], 2, false]);
+    workers[0]?.answer(2);
+    expect(heard).toEqual(['no-worth']);
+  });
+
+  test('one that takes long is ended for the next; whatever it still says is not heard', () => {
+    const { made, workers, heard, runLate } = client();
+    made.ask(question);
+    made.ask(question);
+    runLate();
+    expect([workers[0]?.isEnded, workers.length]).toEqual([true, 2]);
+    workers[0]?.answer(1);
+    workers[0]?.dispatchEvent(new Event('error'));
+    expect([heard, workers[1]?.isEnded]).toEqual([[], false]);
     workers[1]?.answer(2);
     expect(heard).toEqual(['no-worth']);
   });

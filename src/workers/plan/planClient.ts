@@ -6,43 +6,77 @@ export interface PlanListener {
   readonly onCrash: () => void;
 }
 
-/** Asks the planner's worker. A new question ends the one before: only the last answer is wanted. */
+/** A question that is answered sooner than this is not cut off for the next one: starting a worker takes longer. */
+const patienceMs = 400;
+
+/**
+ * Asks the planner's worker. Only the last answer is wanted: a new question waits for the one before as long as that is
+ * quick, and ends it when it is not.
+ */
 export class PlanClient {
   private worker: Worker | null = null;
   private number = 0;
   private isBusy = false;
+  private waiting: Omit<PlanQuestion, 'number'> | null = null;
+  private callOff: () => void = () => undefined;
 
   constructor(
     private readonly listener: PlanListener,
     private readonly start: () => Worker = startWorker,
+    private readonly later: (work: () => void, ms: number) => () => void = afterMs,
   ) {}
 
   ask(question: Omit<PlanQuestion, 'number'>): void {
-    if (this.isBusy) this.end();
+    if (!this.isBusy) return this.send(question);
+    const isFirst = this.waiting === null;
+    this.waiting = question;
+    if (isFirst) {
+      this.callOff = this.later(() => {
+        const { waiting } = this;
+        this.end();
+        if (waiting) this.send(waiting);
+      }, patienceMs);
+    }
+  }
+
+  end(): void {
+    this.callOff();
+    this.waiting = null;
+    this.worker?.terminate();
+    this.worker = null;
+    this.isBusy = false;
+  }
+
+  private send(question: Omit<PlanQuestion, 'number'>): void {
     this.number += 1;
     this.isBusy = true;
     this.worker ??= this.listening(this.start());
     this.worker.postMessage({ ...question, number: this.number } satisfies PlanQuestion);
   }
 
-  end(): void {
-    this.worker?.terminate();
-    this.worker = null;
-    this.isBusy = false;
-  }
-
   private listening(worker: Worker): Worker {
     worker.addEventListener('message', ({ data }: MessageEvent<PlanAnswer>) => {
-      if (data.number !== this.number) return;
+      if (worker !== this.worker || data.number !== this.number) return;
+      const { waiting } = this;
+      this.callOff();
+      this.waiting = null;
       this.isBusy = false;
-      this.listener.onAnswer(data);
+      if (waiting) this.send(waiting);
+      else this.listener.onAnswer(data);
     });
     worker.addEventListener('error', () => {
+      // One that was ended may still say that it broke down: that is nothing to the one that works now.
+      if (worker !== this.worker) return;
       this.end();
       this.listener.onCrash();
     });
     return worker;
   }
+}
+
+function afterMs(work: () => void, ms: number): () => void {
+  const timer = setTimeout(work, ms);
+  return () => clearTimeout(timer);
 }
 
 const startWorker = (): Worker => new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' });

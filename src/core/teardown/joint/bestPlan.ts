@@ -152,24 +152,21 @@ class Search {
 
   /** Keeps what the draft has become, unless it cannot bring more, or one that has done the same is as good. */
   private keep(parent: State, placed: readonly Placed[], layers: Layer[]): void {
-    const { draft } = this;
-    const most = Math.min(parent.most, this.moves.most(draft));
-    if (most === -Infinity || !this.canBeat(most)) return;
-    this.offer(draft, parent, placed);
+    const { draft, moves } = this;
     const layer = layers[draft.size] as Layer;
     const key = draft.hash ^ Math.imul(draft.type + 1, 0x9e3779b1 >> 2);
     const twins = layer.get(key);
-    if (twins) {
-      for (let index = twins.length - 1; index >= 0; index -= 1) {
-        const { unit } = twins[index] as State;
-        if (unit.type !== draft.type || !isSame(unit.done, draft.done)) continue;
-        if (isAsGood(unit, draft, this.moves.isPaired)) return;
-        if (isAsGood(draft, unit, this.moves.isPaired)) twins.splice(index, 1);
-      }
-    }
+    const alike = twins?.filter(({ unit }) => unit.type === draft.type && isSame(unit.done, draft.done)) ?? [];
+    if (alike.some(({ unit }) => isAsGood(unit, draft, moves.isPaired))) return;
+    const most = moves.most(draft, parent.most, (sum) => this.canBeat(sum));
+    if (most === -Infinity || !this.canBeat(most)) return;
+    this.offer(draft, parent, placed);
     const state = { unit: draft.kept(), most, parent, placed };
-    if (twins) twins.push(state);
-    else layer.set(key, [state]);
+    if (!twins) layer.set(key, [state]);
+    else {
+      const worse = new Set(alike.filter(({ unit }) => isAsGood(draft, unit, moves.isPaired)));
+      layer.set(key, [...twins.filter((twin) => !worse.has(twin)), state]);
+    }
   }
 
   /** What is done is a plan when everything wanted is out. */

@@ -61,10 +61,15 @@ export class PlanMoves {
     this.waiting = new Int16Array(this.sure.length);
   }
 
-  /** More than this a plan that begins so does not bring. */
-  most(unit: UnitOnTheWay): number {
-    const most = unit.cents + this.bound.most(unit);
-    if (this.sure.length === 0 || unit.type === -1) return most;
+  /**
+   * More than this a plan that begins so does not bring.
+   *
+   * @param known      what is known of that already
+   * @param isHopeful  what is not is not looked at more closely
+   */
+  most(unit: UnitOnTheWay, known: number, isHopeful: (cents: number) => boolean): number {
+    const most = Math.min(known, unit.cents + this.bound.most(unit));
+    if (this.sure.length === 0 || unit.type === -1 || !isHopeful(most)) return most;
     const changes = this.changeMinutes(unit) * this.problem.centsPerMinute;
     return Math.min(most, unit.cents + this.bound.mostWithoutEntries(unit) - changes);
   }

@@ -2,14 +2,12 @@ import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { expectedMinutes } from '../attendedMinutes';
-import { operationClauses } from '../choice/operationClauses';
 import { chooseOperations } from '../chooseOperations';
 import { sequenceOf, type OrderGround, type SetUpRules } from '../order/sequenceOf';
 import { expectedResistance, type ExpectedResistance } from '../policy/expectedResistance';
 import { learnedOdds, type ResistanceCount } from '../policy/learnedOdds';
 import type { SavedMove } from '../worth/savedMoves';
 import { sparedBy } from '../worth/sparedBy';
-import { certainNeeds } from './certainNeeds';
 import type { PlanProblem } from './planProblem';
 
 /** A part that can bring something, and what is known of it. */
@@ -47,6 +45,8 @@ export interface NumberedPlan {
   readonly problem: PlanProblem;
   readonly parts: readonly string[];
   readonly chances: readonly number[];
+  /** Per operation, how its joint may resist; null where it has no ladder. */
+  readonly resists: readonly (ExpectedResistance | null)[];
 }
 
 export type PlanRules = SetUpRules & Pick<HouseRules, 'labourCentsPerMinute' | 'handOverMinutes'>;
@@ -57,7 +57,8 @@ export type PlanRules = SetUpRules & Pick<HouseRules, 'labourCentsPerMinute' | '
  * The chance of a part that was seen before is taken back to what it was before its own way; that of one that was not is
  * what it is in the unit. From there each plan's own way counts, whichever it is.
  *
- * @returns the problem, the parts that its numbers stand for, and the chance that each is sound before anything is opened
+ * @returns the problem, the parts that its numbers stand for, and the chance that each is sound before anything is opened, and
+ *   how joints resist
  */
 export function planProblemOf(
   situation: PlanSituation,
@@ -70,13 +71,14 @@ export function planProblemOf(
   ];
   const numberOf = new Map(parts.map((part, at) => [part, at]));
   const numbers = (names: readonly string[]) => names.flatMap((name) => numberOf.get(name) ?? []);
-  const resists = resistancesOf(situation, worths, rules);
+  const resists = resistancesOf(situation, rules);
   const sequence = sequenceOf(operations, situation, rules);
   const inUnit = new Map(worths.map((known) => [known.part, inTheUnit(known, situation)]));
   const chanceOf = (part: string) => inUnit.get(part) ?? 1;
   return {
     parts,
     chances: parts.map(chanceOf),
+    resists,
     problem: {
       sequence: {
         ...sequence,
@@ -146,21 +148,13 @@ function inTheUnit(
   return spared > 0 ? Math.min(1, chance / spared) : 0;
 }
 
-/** How each joint resists: how long it is tried hangs on what lies behind it. */
-function resistancesOf(
-  { model, operations, isAllowed, findings, resistances = [] }: PlanSituation,
-  worths: readonly WorthPart[],
+/** How each joint may resist. */
+const resistancesOf = (
+  { model, operations, findings, resistances = [] }: PlanSituation,
   rules: PlanRules,
-): readonly (ExpectedResistance | null)[] {
-  if (!operations.some(({ ladder }) => ladder)) return operations.map(() => null);
-  const needs = certainNeeds(operationClauses(operations), (at) => isAllowed(operations[at] as Operation));
-  return operations.map((operation, at) => {
-    if (!operation.ladder) return null;
-    const behind = new Set(operations.flatMap(({ frees }, by) => (needs[by]?.has(at) ? frees : [])));
-    const cents = worths.reduce(
-      (sum, { part, soundCents, chance }) => (behind.has(part) ? sum + soundCents * chance : sum),
-      0,
-    );
-    return expectedResistance(operation, findings, learnedOdds(model, resistances, operation), cents, rules);
-  });
-}
+): readonly (ExpectedResistance | null)[] =>
+  operations.map((operation) =>
+    operation.ladder
+      ? expectedResistance(operation, findings, learnedOdds(model, resistances, operation), rules)
+      : null,
+  );

@@ -56,7 +56,7 @@ export function sequenceOf(operations: readonly Operation[], ground: OrderGround
       face: faces.indexOf(operation.face),
       posture: postures.indexOf(operation.posture ?? upright),
       after: operation.after
-        .map(({ any }) => any.flatMap((id) => numbers.get(id) ?? []))
+        .map(({ any }) => distinct(any).flatMap((id) => numbers.get(id) ?? []))
         .filter((any) => any.length > 0),
       ...obstruction(operation, operations, ground),
       ...(operation.waits && {

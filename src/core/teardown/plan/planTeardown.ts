@@ -1,7 +1,7 @@
 import { authorOrder } from '@/core/procedure/authorOrder';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
-import { operationsFor, type Situation } from '@/core/procedure/situation';
+import { isReady, operationsFor, type Situation } from '@/core/procedure/situation';
 import { modelBySchools } from '@/core/schools/modelBySchools';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
@@ -109,12 +109,18 @@ function furtherOrder(
   everything: readonly Operation[],
   rules: HouseRules,
 ): readonly Placed[] {
-  const rest = everything.filter(({ id }) => !done.some((other) => other.id === id));
-  const ids = new Set([...done, ...rest].map(({ id }) => id));
-  const hasWay = ({ after }: Operation) =>
-    after.every(({ any }) => any.some((other) => ids.has(other)) || any.every((other) => !ids.has(other)));
+  const isDone = (id: string) => done.some((other) => other.id === id);
+  const left = everything.filter(({ id }) => !isDone(id));
+  // What the plan reached by another way than taking everything out would, stays as it is.
+  const byId = new Map(situation.operations.map((operation) => [operation.id, operation]));
+  const reached = new Set(done.map(({ id }) => id));
+  for (let before = -1; before < reached.size;) {
+    before = reached.size;
+    for (const { id } of left) if (isReady(byId.get(id) as Operation, reached, byId)) reached.add(id);
+  }
+  const rest = left.filter(({ id }) => reached.has(id)).map(({ id }) => byId.get(id) as Operation);
   const { operations } = orderOperations(
-    rest.map(({ id }) => situation.operations.find((own) => own.id === id) as Operation).filter(hasWay),
+    rest,
     { ...situation, last: done.at(-1), outParts: new Set(done.flatMap(({ frees }) => frees)) },
     rules,
   );
@@ -148,7 +154,7 @@ function lineOf(
   };
 }
 
-/** The chosen operations in the author's order; one that only a short cut made possible comes where it can. */
+/** The chosen operations as their author wrote them down: always the first one that can be done. */
 function authorCost(
   model: Model,
   situation: Situation,
@@ -157,16 +163,18 @@ function authorCost(
   sequence: SequenceProblem,
 ): OrderCost {
   const place = new Map(authorOrder(model, situation).map(({ id }, at) => [id, at]));
-  const placeOf = ({ operation }: Placed) => place.get(operations[operation]?.id ?? '') ?? -1;
-  const isKnown = done.every((placed) => placeOf(placed) >= 0);
-  const order = isKnown ? [...done].sort((a, b) => placeOf(a) - placeOf(b)) : done;
-  return costOf(
-    sequence,
-    timeOrder(
-      sequence,
-      order.map(({ operation }) => ({ operation, choice: 0 })),
-    ),
-  );
+  const placeOf = ({ operation }: Placed) => place.get(operations[operation]?.id ?? '') ?? Infinity;
+  const left = [...done].sort((a, b) => placeOf(a) - placeOf(b));
+  const over = new Set<number>();
+  const order: Placed[] = [];
+  while (left.length > 0) {
+    const isReady = ({ operation }: Placed) =>
+      sequence.operations[operation]?.after.every((any) => any.some((before) => over.has(before))) === true;
+    const [{ operation }] = left.splice(left.findIndex(isReady), 1) as [Placed];
+    over.add(operation);
+    order.push({ operation, choice: 0 });
+  }
+  return costOf(sequence, timeOrder(sequence, order));
 }
 
 function costOf(problem: SequenceProblem, steps: readonly TimedStep[]): OrderCost {

@@ -10,6 +10,8 @@ export interface KnownShare {
   readonly share: number;
   readonly low: number;
   readonly high: number;
+  /** Trials that the belief is worth, of the Beta that it is; left out where it is certain. */
+  readonly weight?: number;
 }
 
 /** What the log says of a model's parts. */
@@ -37,10 +39,11 @@ export function partChance(model: Model, part: ModelPart, found: Found, ground: 
   }, general);
 }
 
-const scaled = ({ share, low, high }: KnownShare, factor: number): KnownShare => ({
+const scaled = ({ share, low, high, weight }: KnownShare, factor: number): KnownShare => ({
   share: share * factor,
   low: low * factor,
   high: high * factor,
+  ...(weight !== undefined && { weight }),
 });
 
 const survivalOf = ({ operations }: Model, { id, seldomSurvives }: ModelPart): number =>
