@@ -74,13 +74,16 @@ function choiceRows(): readonly string[] {
       const model = hasAlternatives ? full : { ...full, operations: full.operations.map(single) };
       const situation = { revision: model.revisions[0]?.id ?? null, configuration: null, findings: [] };
       const unseen = { share: 0.7, low: 0.5, high: 0.9 };
-      const prizes = knowledgeOf(model, null, { shares: {}, sharesGiven: {}, unseen, market: {}, resistances: [] }, rules).map(
-        (known, index) => ({
-          ...known,
-          // Spread out, so that some pay and some do not.
-          soundCents: Math.round((known.soundCents * ((index * 7) % 13)) / 4),
-        }),
-      );
+      const prizes = knowledgeOf(
+        model,
+        null,
+        { shares: {}, sharesGiven: {}, unseen, market: {}, resistances: [] },
+        rules,
+      ).map((known, index) => ({
+        ...known,
+        // Spread out, so that some pay and some do not.
+        soundCents: Math.round((known.soundCents * ((index * 7) % 13)) / 4),
+      }));
       const ground = {
         operations: operationsFor(model, situation),
         cost: (operation: Operation) => expectedMinutes(operation, []) * rules.labourCentsPerMinute,

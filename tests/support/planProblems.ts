@@ -99,7 +99,10 @@ export const anyPlanProblem: fc.Arbitrary<PlanProblem> = fc.integer({ min: 1, ma
       cents: fc.tuple(...Array.from({ length: partCount }, () => fc.integer({ min: 0, max: 60 }))),
       isBound: fc.boolean(),
       carried: fc.option(fc.record({ assembly: part, part, cents: fc.integer({ min: 1, max: 20 }) }), { freq: 2 }),
-      wanted: fc.oneof({ weight: 3, arbitrary: fc.constant([]) }, { weight: 1, arbitrary: fc.uniqueArray(part, { maxLength: 2 }) }),
+      wanted: fc.oneof(
+        { weight: 3, arbitrary: fc.constant([]) },
+        { weight: 1, arbitrary: fc.uniqueArray(part, { maxLength: 2 }) },
+      ),
     })
     .map(({ operations, money, tables, hasStart, cents, isBound, carried, wanted }) => ({
       sequence: {
@@ -136,7 +139,11 @@ interface PlainOperation {
 export const plainProblem = (
   operations: readonly PlainOperation[],
   worths: readonly number[],
-  { cents, change = 0, wanted = [] }: { readonly cents: number; readonly change?: number; readonly wanted?: readonly number[] },
+  {
+    cents,
+    change = 0,
+    wanted = [],
+  }: { readonly cents: number; readonly change?: number; readonly wanted?: readonly number[] },
 ): PlanProblem => ({
   sequence: {
     operations: operations.map(({ minutes, tool = 0, after = [], slowUntil }) => ({

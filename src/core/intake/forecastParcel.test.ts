@@ -16,11 +16,12 @@ const shop = (sought = 0): ShopKnowledge => ({
   yieldsGiven: {},
   resistances: {},
 });
-const promised = (model: string | null): ParcelItem => ({ model, decided: null, unit: null });
+const promised = (model: string | null): ParcelItem => ({ model, decided: null, unit: null, sought: null });
 const asDonor = (cents: number): ParcelItem => ({
   model: key(phone),
   decided: { disposition: 'donor', cents, lowCents: cents - 1000, highCents: cents + 1000 },
   unit: { revision: 'a', configuration: 'standard', variant: null, marks: [], tests: { picture: 'fault' } },
+  sought: null,
 });
 
 describe('forecastParcel', () => {
@@ -47,7 +48,11 @@ describe('forecastParcel', () => {
   });
 
   test('forty that were weighed at 20.00 each are forecast at 800.00, however skew their ranges', () => {
-    for (const [lowCents, highCents] of [[1000, 3000], [-2000, 2500], [1900, 6000]] as const) {
+    for (const [lowCents, highCents] of [
+      [1000, 3000],
+      [-2000, 2500],
+      [1900, 6000],
+    ] as const) {
       const skew = (): ParcelItem => ({
         ...asDonor(2000),
         decided: { disposition: 'as-is', cents: 2000, lowCents, highCents },
@@ -65,10 +70,26 @@ describe('forecastParcel', () => {
     const certain = Object.fromEntries(eight.map((test) => [test, { share: 0.85, low: 0.85, high: 0.85 }]));
     const known = { ...shop(), known: { ...shop().known, tests: certain } };
     const only = new Map([[key(phone), model]]);
-    const { builds, donors } = forecastParcel(Array.from({ length: 200 }, () => promised(key(phone))), only, known, rules);
+    const { builds, donors } = forecastParcel(
+      Array.from({ length: 200 }, () => promised(key(phone))),
+      only,
+      known,
+      rules,
+    );
     // A build is only what is sound in all, or lacks a part that can be bought: never less than the former.
     expect(builds.mean / 200).toBeGreaterThan(0.85 ** 8 - 0.02);
     expect(builds.mean + donors.mean).toBeLessThanOrEqual(200);
+  });
+
+  test('what the sheet does not ask for is not sought', () => {
+    const some = { ...asDonor(2000), sought: ['battery'] };
+    const { parts } = forecastParcel(
+      Array.from({ length: 10 }, () => some),
+      models,
+      shop(40),
+      rules,
+    );
+    expect(parts.map(({ name }) => name)).toEqual(['battery']);
   });
 
   test('the less is known of the yields, the wider the range of the whole', () => {
@@ -81,7 +102,7 @@ describe('forecastParcel', () => {
   });
 
   test('an empty parcel gives nothing', () => {
-    const { cents, parts } = forecastParcel([], models, shop(), rules);
-    expect([cents.mean, cents.low, cents.high, parts]).toEqual([0, 0, 0, []]);
+    const { cents, parts, known } = forecastParcel([], models, shop(), rules);
+    expect([cents.mean, cents.low, cents.high, parts, known]).toEqual([0, 0, 0, [], 0]);
   });
 });

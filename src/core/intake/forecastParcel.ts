@@ -21,6 +21,8 @@ export interface ParcelItem {
   readonly decided: Weighed | null;
   /** What is noted of it. */
   readonly unit: Pick<Unit, 'revision' | 'configuration' | 'variant' | 'marks' | 'tests'> | null;
+  /** Parts that its sheet asks for; null while it has none. */
+  readonly sought: readonly string[] | null;
 }
 
 /** Middle of what is expected, and the ends of the middle 80 %. */
@@ -37,6 +39,8 @@ export interface ParcelForecast {
   readonly parts: readonly { readonly name: string; readonly good: Span }[];
   /** What all of it brings after parts and labour, before what was paid. */
   readonly cents: Span;
+  /** Units and lines that it is of. */
+  readonly known: number;
   /** Items whose model is not in the library: they are left out. */
   readonly unknown: number;
   /** Models of which no part was ever sought: their ranges are wide for want of evidence. */
@@ -97,6 +101,7 @@ export function forecastParcel(
       .map((name) => ({ name, good: spanOf(counts.map(({ parts }) => parts.get(name) ?? 0)) }))
       .sort((a, b) => b.good.mean - a.good.mean),
     cents: spanOf(counts.map(({ cents }) => cents)),
+    known: known.length,
     unknown: items.length - known.length,
     neverSeen: [
       ...new Set(
@@ -111,7 +116,7 @@ export function forecastParcel(
 
 function turnoutsOf(
   model: Model,
-  { decided, unit }: ParcelItem,
+  { decided, unit, sought }: ParcelItem,
   shop: ShopKnowledge,
   rules: HouseRules,
   chance: Chance,
@@ -124,7 +129,9 @@ function turnoutsOf(
     configuration: about.configuration ?? model.configurations[0]?.id ?? null,
   };
   if (decided) {
-    const harvest = decided.disposition === 'donor' ? (planHarvest(model, base, known, rules)?.harvest ?? []) : [];
+    const paying = decided.disposition === 'donor' ? (planHarvest(model, base, known, rules)?.harvest ?? []) : [];
+    // Once it has a sheet, what that does not ask for is not sought.
+    const harvest = paying.filter(({ part }) => sought?.includes(part) !== false);
     return [{ choice: decided.disposition, ...decided, harvest, tests: [], isSeldom: false }];
   }
   const open = model.tests.filter((test) => base.tests[test] !== 'sound' && base.tests[test] !== 'fault');

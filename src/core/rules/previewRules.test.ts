@@ -6,8 +6,15 @@ import { shopKnowledge, type KnowledgeGround } from '@/core/triage/shopKnowledge
 import { gradePart } from '@/core/grading/gradePart';
 import { previewRules, type Shelved, type Waiting } from './previewRules';
 
-const ground: KnowledgeGround = { outcomes: [], outcomesGiven: [], tests: [],
-  resistances: {}, shelf: {}, market: {}, waiting: [] };
+const ground: KnowledgeGround = {
+  outcomes: [],
+  outcomesGiven: [],
+  tests: [],
+  resistances: {},
+  shelf: {},
+  market: {},
+  waiting: [],
+};
 const waiting: readonly Waiting[] = shippedModels.map((model, at) => ({
   tag: `U-${at}`,
   model,

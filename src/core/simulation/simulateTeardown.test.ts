@@ -90,10 +90,16 @@ function holds(model: Model, { revision, findings, aim }: Asked): void {
       return policy ? [[id, policy] as const] : [];
     }),
   );
-  const saved = savedMoves(byHouse, situation, parts.filter(({ chance }) => chance > 0).map(({ part }) => part), rules);
+  const saved = savedMoves(
+    byHouse,
+    situation,
+    parts.filter(({ chance }) => chance > 0).map(({ part }) => part),
+    rules,
+  );
   const brings = new Map(parts.map(({ part, soundCents }) => [part, soundCents]));
   const partnerOf = (part: string) => {
-    const own = model.parts.find(({ id }) => id === part)?.boundTo ?? model.parts.find(({ boundTo }) => boundTo === part)?.id;
+    const own =
+      model.parts.find(({ id }) => id === part)?.boundTo ?? model.parts.find(({ boundTo }) => boundTo === part)?.id;
     return own !== undefined && brings.has(own) ? own : part;
   };
   const changes = plan.steps.reduce((sum, { setUp, waiting }) => sum + setUp + waiting, 0);

@@ -114,7 +114,10 @@ export function simulateTeardown(
       steps.push({ operation: operation.id, minutes: tried.minutes, end: null, broke: [] });
       continue;
     }
-    const slow = (operation.slowWhile ?? []).reduce((all, { part, factor }) => (unit.out.has(part) ? all : all * factor), 1);
+    const slow = (operation.slowWhile ?? []).reduce(
+      (all, { part, factor }) => (unit.out.has(part) ? all : all * factor),
+      1,
+    );
     const { freed, ...step } = simulateOperation(operation, unit, truth.findings, chance);
     // How long it took to yield is drawn by the policy; what its ends and waits take beside that is its own.
     const usual = meanMinutes(attendedMinutes(operation, truth.findings));

@@ -32,7 +32,10 @@ export function drawShare({ share, weight }: Pick<KnownYield, 'share' | 'weight'
  * An amount as it could be, of which the mean and the ends of the middle 80 % are known: two halves of a normal that meet
  * off the mean by what the longer one would draw it.
  */
-export function drawAmount({ mean, low, high }: { readonly mean: number; readonly low: number; readonly high: number }, chance: Chance): number {
+export function drawAmount(
+  { mean, low, high }: { readonly mean: number; readonly low: number; readonly high: number },
+  chance: Chance,
+): number {
   const [down, up] = [mean - low, high - mean].map((width) => Math.max(0, width) / tenthsOfNormal) as [number, number];
   const normal = drawNormal(chance);
   return mean - (up - down) / Math.sqrt(2 * Math.PI) + normal * (normal > 0 ? up : down);

@@ -59,7 +59,10 @@ export interface ShopKnowledge {
 }
 
 /** All that is known when a unit of one model is valued. */
-export const knowledgeFor = ({ known, yields, yieldsGiven, resistances }: ShopKnowledge, modelId: string): Knowledge => ({
+export const knowledgeFor = (
+  { known, yields, yieldsGiven, resistances }: ShopKnowledge,
+  modelId: string,
+): Knowledge => ({
   ...known,
   yields: yields[modelId] ?? {},
   yieldsGiven: yieldsGiven[modelId] ?? {},

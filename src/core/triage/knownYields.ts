@@ -1,6 +1,7 @@
 import type { KnownShare } from '@/core/teardown/worth/partChance';
 import { jeffreysInterval } from '@/core/statistics/jeffreysInterval';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
+import { pooledWeight } from '@/core/statistics/pooledWeight';
 import { shrunkShare } from '@/core/statistics/shrunkShare';
 import type { OutcomeCount } from '@/core/yields/harvestYield';
 
@@ -26,19 +27,30 @@ export function knownYields(
   return yields;
 }
 
-/** So many trials what is known of all units counts for, where one condition is asked about. */
-const generalWeight = 6;
+/** So many trials what is known of other units counts for, where one condition is asked about and nothing says how many. */
+const startingWeight = 6;
 
-/** Yields of units on which something was found, by model, finding and part, drawn towards those of all units. */
+/**
+ * Yields of units on which something was found, by model, finding and part, drawn towards those of the units on which it
+ * was not. How far is what the counts say: where findings change little, much.
+ *
+ * @param all  of all units, those with the finding among them
+ */
 export function knownYieldsGiven(
   counts: readonly (OutcomeCount & { readonly finding: Finding })[],
-  general: Readonly<Record<string, Readonly<Record<string, KnownYield>>>>,
+  all: readonly OutcomeCount[],
 ): Readonly<Record<string, Readonly<Partial<Record<Finding, Readonly<Record<string, KnownYield>>>>>>> {
+  const whole = new Map(all.map((count) => [`${count.modelId}/${count.partRef}`, count]));
+  const known = counts.map((count) => {
+    const own = whole.get(`${count.modelId}/${count.partRef}`);
+    const [good, sought] = [(own?.good ?? count.good) - count.good, (own?.sought ?? count.sought) - count.sought];
+    return { ...count, prior: sought > 0 ? (good + 0.5) / (sought + 1) : unseenYield.share };
+  });
+  const weight = pooledWeight(known, startingWeight);
   const yields: Record<string, Partial<Record<Finding, Record<string, KnownYield>>>> = {};
-  for (const { modelId, partRef, finding, good, sought } of counts) {
-    const prior = general[modelId]?.[partRef]?.share ?? unseenYield.share;
+  for (const { modelId, partRef, finding, good, sought, prior } of known) {
     const ofModel = (yields[modelId] ??= {});
-    (ofModel[finding] ??= {})[partRef] = shrunkShare(good, sought, prior, generalWeight, level);
+    (ofModel[finding] ??= {})[partRef] = shrunkShare(good, sought, prior, weight, level);
   }
   return yields;
 }

@@ -135,10 +135,12 @@ describe('proposeDisposition', () => {
   });
 
   test('a crack counts by what units with a crack gave, where that is known', () => {
+    // Twenty without a crack, of which eighteen were good, and twelve with one, of which none was.
+    const all = [{ modelId: phone.id, partRef: 'back-cover', good: 18, sought: 32 }];
     const yields = knownYields([{ modelId: phone.id, partRef: 'back-cover', good: 18, sought: 20 }]);
     const given = knownYieldsGiven(
       [{ modelId: phone.id, partRef: 'back-cover', good: 0, sought: 12, finding: 'crack' }],
-      yields,
+      all,
     );
     const known = { ...nothing, yields: yields[phone.id] ?? {}, yieldsGiven: given[phone.id] ?? {} };
     const whole = of(value({}, known), 'donor');

@@ -24,5 +24,10 @@ export function shopKnowledge(ground: KnowledgeGround, rules: HouseRules): ShopK
   const yields = knownYields(ground.outcomes);
   const common = { shelf, market, unseen: unseenYield, tests: knownTests(ground.tests) };
   const lacking = lackingParts(ground.waiting, { ...common, yields: {}, yieldsGiven: {}, resistances: [] }, rules);
-  return { known: { ...common, lacking }, yields, yieldsGiven: knownYieldsGiven(ground.outcomesGiven, yields), resistances: ground.resistances };
+  return {
+    known: { ...common, lacking },
+    yields,
+    yieldsGiven: knownYieldsGiven(ground.outcomesGiven, ground.outcomes),
+    resistances: ground.resistances,
+  };
 }

@@ -109,7 +109,15 @@ export function planHarvest(written: Model, unit: Subject, known: Knowledge, rul
   const worthCents = cents + minutes * rules.labourCentsPerMinute;
   const savedCents = movesSaved(problem, best.order);
   const bare = harvest.reduce((sum, { soundCents, chance }) => sum + soundCents * chance, 0);
-  return { harvest, steps, minutes, worthCents, savedCents, usedCents: Math.max(0, bare + savedCents - worthCents), cents };
+  return {
+    harvest,
+    steps,
+    minutes,
+    worthCents,
+    savedCents,
+    usedCents: Math.max(0, bare + savedCents - worthCents),
+    cents,
+  };
 }
 
 /** What a unit brings in parts, with its range and its arithmetic. */

@@ -8,8 +8,20 @@ const count = (partRef: string, good: number, sought: number) => ({ modelId: 'm'
 describe('harvestYields', () => {
   test('says the range in words a bench understands, the most sought first', () => {
     const [first, second] = harvestYields([count('a', 1, 2), count('b', 9, 12)]);
-    expect([first?.partRef, first && inWords(first.says)]).toEqual(['b', '9 of 12 good; expect 47 to 92 %']);
+    expect([first?.partRef, first && inWords(first.says)]).toEqual(['b', '9 of 12 good; expect 52 to 90 %']);
     expect(second?.partRef).toBe('a');
+  });
+});
+
+describe('what is shown', () => {
+  test('a part that was sought once is drawn towards all; one that was sought often stands by itself', () => {
+    const all = Array.from({ length: 12 }, (_, at) => count(`part-${at}`, 40, 50));
+    const yields = harvestYields([...all, count('once', 0, 1), count('often', 60, 300)]);
+    const of = (part: string) => yields.find(({ partRef }) => partRef === part);
+    expect(of('once')?.interval.estimate).toBeGreaterThan(0.4);
+    expect(of('once')?.isBelow).toBe(false);
+    expect(of('often')?.interval.estimate).toBeCloseTo(0.2, 1);
+    expect(of('often')?.isBelow).toBe(true);
   });
 });
 

@@ -28,10 +28,9 @@ export async function planGround(db: Knex, modelId: string, now: Date): Promise<
     marketNow(db, now),
     resistanceCounts(db),
   ]);
-  const yields = knownYields(outcomes);
   return {
-    shares: yields[modelId] ?? {},
-    sharesGiven: knownYieldsGiven(outcomesGiven, yields)[modelId] ?? {},
+    shares: knownYields(outcomes)[modelId] ?? {},
+    sharesGiven: knownYieldsGiven(outcomesGiven, outcomes)[modelId] ?? {},
     unseen: unseenYield,
     market,
     resistances: resistances[modelId] ?? [],

@@ -15,6 +15,8 @@ import { unitsOfParcel } from '@/data/units/unitRepository';
 
 /** What a forecast of a parcel is computed from. */
 export interface ForecastGround {
+  /** The version of the parcel that it is of. */
+  readonly version: number;
   readonly items: readonly ParcelItem[];
   readonly models: readonly Model[];
   readonly shop: ShopKnowledge;
@@ -55,6 +57,7 @@ export async function readForecastGround(db: Knex, parcelId: string, now: Date):
     model: model ? keyOf(model) : null,
     decided: null,
     unit: null,
+    sought: null,
   });
   const items = [
     ...units.map((unit): ParcelItem => {
@@ -64,6 +67,7 @@ export async function readForecastGround(db: Knex, parcelId: string, now: Date):
         model: `${unit.modelId}@${unit.modelVersion}`,
         decided: weighed.get(unit.id) ?? null,
         unit: { revision, configuration, variant, marks, tests },
+        sought: unit.sheet?.kind === 'teardown' ? unit.sheet.targets : null,
       };
     }),
     // When the box is empty, what has no tag did not come.
@@ -74,6 +78,7 @@ export async function readForecastGround(db: Knex, parcelId: string, now: Date):
   const named = new Set(items.map(({ model }) => model));
   const models = new Map([...library, ...own].map((model) => [keyOf(model), model]));
   return {
+    version: parcel.version,
     items,
     rules,
     shop: shopKnowledge(ground, rules),

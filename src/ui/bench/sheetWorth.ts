@@ -5,7 +5,7 @@ import type { HouseRules } from '@/core/shared/houseRules';
 import { restWorth, type RestWorth } from '@/core/sheet/restWorth';
 import { meanMinutes } from '@/core/teardown/attendedMinutes';
 import { knowledgeOf, type PlanGround } from '@/core/teardown/plan/knowledgeOf';
-import { learnedOdds } from '@/core/teardown/policy/learnedOdds';
+import { oddsToTry } from '@/core/teardown/policy/learnedOdds';
 import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
 import { policyOf } from '@/core/teardown/policy/policyOf';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
@@ -27,7 +27,7 @@ export function sheetWorth(
   const known = knowledgeOf(model, unit.configuration, ground, rules, withFindings(unit, state.findings));
   const rest = restWorth(model, { ...unit, sheet: state }, sheet, known, rules, ground.resistances);
   const operation = model.operations.find(({ id }) => id === step.operationId);
-  const odds = operation && learnedOdds(model, ground.resistances, operation);
+  const odds = operation && oddsToTry(model, ground.resistances, operation);
   // What yielding is worth: all that still comes, the labour of this step not yet spent.
   const behindCents = rest.cents + meanMinutes(step.minutes) * rules.labourCentsPerMinute;
   const policy = operation && odds ? policyOf(operation, { findings: state.findings, odds, behindCents }, rules) : null;

@@ -147,7 +147,7 @@ function OpenParcel({
   );
   const shop = useShop(seeds);
   const parcel = shop.parcels[0] ?? open.parcel;
-  const { forecast, hasFailed } = useForecast(parcel.id, parcel.version + open.units.length);
+  const { forecast, hasFailed } = useForecast(parcel.id, parcel.version, open.units.length);
   const [scanned, setScanned] = useState<string | null>(null);
   const [tagged, setTagged] = useState<ReadonlySet<number>>(new Set());
   const waiting = lines.filter(({ lineNo }) => !tagged.has(lineNo));

@@ -28,7 +28,16 @@ export function ParcelGives({
       </Section>
     );
   }
-  const { cents, builds, donors, parts, unknown, neverSeen } = forecast;
+  const { cents, builds, donors, parts, known, unknown, neverSeen } = forecast;
+  if (known === 0) {
+    return (
+      <Section title={words.expectedResult()}>
+        <Box pt="10px" color="inkMuted">
+          {unknown > 0 ? words.noneOfThemIsOfKnownModel({ unknown }) : words.nothingListedOrTaggedYet()}
+        </Box>
+      </Section>
+    );
+  }
   const scale = { low: Math.min(0, cents.low), high: Math.max(cents.high, paidCents, 1) };
   const more = parts.length - shownParts;
   return (
@@ -39,7 +48,10 @@ export function ParcelGives({
         </Box>
         <RangeBar low={cents.low} best={cents.mean} high={cents.high} scale={scale} tone="action" />
         <Box textStyle="note" color="inkMuted">
-          {words.afterPartsAndLabourPaid({ paidCents, paidCents2: sayPrice(cents, paidCents) })}
+          {words.afterPartsAndLabourPaid({
+            paidCents,
+            paidCents2: unknown > 0 ? words.saysNothingOfPrice({ unknown }) : sayPrice(cents, paidCents),
+          })}
         </Box>
       </Box>
       <Box as="ul" textStyle="note" pt="10px" display="grid" gap="3px">

@@ -1,12 +1,23 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { send } from '@/ui/server/send';
-import type { ForecastAnswer, ForecastQuestion } from '@/workers/forecast/forecastWorker';
+import type { ForecastGround } from '@/services/dock/readForecastGround';
+import type { ForecastAnswer } from '@/workers/forecast/forecastWorker';
 
-/** What a parcel is expected to give, computed beside the page; null until it is known. */
+/** What was done here a moment ago may not have come to the server yet: asked again so often, after so long. */
+const tries = 20;
+const pauseMs = 300;
+
+/**
+ * What a parcel is expected to give, computed beside the page; null until it is known.
+ *
+ * @param version  of the parcel as it is seen here
+ * @param tagged   units that were tagged from it
+ */
 export function useForecast(
   parcelId: string,
   version: number,
+  tagged: number,
 ): { readonly forecast: ForecastAnswer | null; readonly hasFailed: boolean } {
   const [state, setState] = useState<{ forecast: ForecastAnswer | null; hasFailed: boolean }>({
     forecast: null,
@@ -18,7 +29,12 @@ export function useForecast(
     const fail = () => !calledOff.signal.aborted && setState((before) => ({ ...before, hasFailed: true }));
     const ask = async () => {
       const path = `/api/parcels/${parcelId}/forecast`;
-      const ground = await send<ForecastQuestion>('GET', path, undefined, calledOff.signal);
+      let ground = await send<ForecastGround>('GET', path, undefined, calledOff.signal);
+      for (let left = tries; left > 0 && ground.ok && ground.value.version < version; left -= 1) {
+        await new Promise((resolve) => setTimeout(resolve, pauseMs));
+        if (calledOff.signal.aborted) return;
+        ground = await send<ForecastGround>('GET', path, undefined, calledOff.signal);
+      }
       if (calledOff.signal.aborted) return;
       if (!ground.ok) return fail();
       worker = new Worker(new URL('../../workers/forecast/forecastWorker.ts', import.meta.url), { type: 'module' });
@@ -33,6 +49,6 @@ export function useForecast(
       calledOff.abort();
       worker?.terminate();
     };
-  }, [parcelId, version]);
+  }, [parcelId, version, tagged]);
   return state;
 }

@@ -14,13 +14,7 @@ export function HarvestChart({ yields }: { readonly yields: readonly NamedYield[
   const rows = yields.slice(0, shown);
   const option = useCallback(
     (palette: Palette) => {
-      const all =
-        rows.reduce((sum, { good }) => sum + good, 0) /
-        Math.max(
-          1,
-          rows.reduce((sum, { sought }) => sum + sought, 0),
-        );
-      const isLow = ({ interval }: NamedYield) => interval.high < all;
+      const isLow = ({ isBelow }: NamedYield) => isBelow;
       return {
         grid: { left: 190, right: 76, top: 8, bottom: 26 },
         xAxis: {

@@ -75,6 +75,9 @@ export const afterPartsAndLabourPaid = (d: { paidCents: number; paidCents2: Text
 export const toBuildForParts = (d: { builds: Text; donors: Text }) => l`${d.builds} to build, ${d.donors} for parts`;
 export const good = (d: { name: Text; good: Text }) => l`${d.name}: ${d.good} good`;
 export const andOtherKindPart = (d: { more: number }) => l`and ${plural(d.more, 0, { "one": l`${number(d.more)} other kind`, "other": l`${number(d.more)} other kinds` })} of part`;
+export const noneOfThemIsOfKnownModel = (d: { unknown: number }) => l`${plural(d.unknown, 0, { "one": l`Its model is`, "other": l`The models of all ${number(d.unknown)} are` })} not in the library, so what it gives is not known.`;
+export const nothingListedOrTaggedYet = () => l`No list, and nothing tagged yet: there is nothing to reckon with.`;
+export const saysNothingOfPrice = (d: { unknown: number }) => l`Whether that is enough is not known while ${plural(d.unknown, 0, { "one": l`${number(d.unknown)} unit is`, "other": l`${number(d.unknown)} units are` })} of an unknown model.`;
 export const leavesOutUnitUnknownModel = (d: { unknown: number }) => l`Leaves out ${plural(d.unknown, 0, { "one": l`${number(d.unknown)} unit`, "other": l`${number(d.unknown)} units` })} of an unknown model`;
 export const hasNotBeenTakenApart = (d: { neverSeen: readonly string[]; count: number }) => l`${list(d.neverSeen)} ${plural(d.count, 0, { "one": l`has`, "other": l`have` })} not been taken apart here yet, so the range is wide.`;
 export const upToSafePriceMore = (d: { low: number; mean: number }) => l`Up to ${money(d.low)} is a safe price; more than ${money(d.mean)} is not worth paying.`;

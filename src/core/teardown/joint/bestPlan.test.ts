@@ -35,7 +35,9 @@ describe('bestPlan', () => {
   });
 
   test('one step of a minute, slowed three times, is not begun for a part that is worth less', () => {
-    const problem = plainProblem([{ minutes: 1, slowUntil: [{ any: [], factor: 3 }], frees: [0] }], [60], { cents: 50 });
+    const problem = plainProblem([{ minutes: 1, slowUntil: [{ any: [], factor: 3 }], frees: [0] }], [60], {
+      cents: 50,
+    });
     expect(bestPlan(problem, plenty)).toMatchObject({ order: [], cents: 0, isProven: true });
   });
 
@@ -56,7 +58,14 @@ describe('bestPlan', () => {
     // Both parts break on the quick way; the long way round spares both, and pays only for the two of them.
     const problem = plainProblem(
       [
-        { minutes: 1, frees: [2], risks: [{ part: 0, chance: 0.5 }, { part: 1, chance: 0.5 }] },
+        {
+          minutes: 1,
+          frees: [2],
+          risks: [
+            { part: 0, chance: 0.5 },
+            { part: 1, chance: 0.5 },
+          ],
+        },
         { minutes: 20, frees: [] },
         { minutes: 1, after: [[0, 1]], frees: [0] },
         { minutes: 1, after: [[0, 1]], frees: [1] },

@@ -33,7 +33,13 @@ export type AtPrice = (cents: number) => PlanProblem;
  * @returns payFromCents 0 for a part that comes out anyway
  * Cost: one or two searches like the one for the best plan, seldom more
  */
-export function breakEven(part: number, nowCents: number, atPrice: AtPrice, best: BestPlan, budget: PlanBudget): BreakEven {
+export function breakEven(
+  part: number,
+  nowCents: number,
+  atPrice: AtPrice,
+  best: BestPlan,
+  budget: PlanBudget,
+): BreakEven {
   const worthless = atPrice(0);
   const reach = reachOf(worthless);
   const frees = (plan: Pick<BestPlan, 'order'>) =>
@@ -53,7 +59,7 @@ export function breakEven(part: number, nowCents: number, atPrice: AtPrice, best
     return Math.max(0, Math.ceil((without.cents - none - slack) / each));
   };
   let price = priceOf(plan);
-  for (let at = price; at !== null && at > 0 && canVary(worthless, part, reach.done); ) {
+  for (let at = price; at !== null && at > 0 && canVary(worthless, part, reach.done);) {
     const cheaper = forced(at - 1, plan.order);
     isProven &&= cheaper?.isProven === true;
     const next = cheaper && priceOf(cheaper);
@@ -77,7 +83,5 @@ function comesAlong(problem: PlanProblem, part: number, reach: Reach): boolean {
 function canVary({ operations, prizes }: PlanProblem, part: number, done: Float64Array): boolean {
   const alike = prizes.filter(({ parts }) => parts.includes(part)).flatMap(({ parts }) => parts);
   const freers = operations.flatMap(({ frees }, at) => (frees.includes(part) ? [done[at]] : []));
-  return (
-    new Set(freers).size > 1 || operations.some(({ risks }) => risks.some((risk) => alike.includes(risk.part)))
-  );
+  return new Set(freers).size > 1 || operations.some(({ risks }) => risks.some((risk) => alike.includes(risk.part)));
 }

@@ -18,7 +18,8 @@ export function certainNeeds(
   for (const operation of order) {
     const own = new Set([operation]);
     for (const any of clauses[operation] ?? []) {
-      for (const need of inCommon(any.flatMap((other) => (can.has(other) ? [needs[other] ?? none] : [])))) own.add(need);
+      for (const need of inCommon(any.flatMap((other) => (can.has(other) ? [needs[other] ?? none] : []))))
+        own.add(need);
     }
     needs[operation] = own;
   }

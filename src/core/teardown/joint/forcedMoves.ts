@@ -29,12 +29,7 @@ export class ForcedMoves {
   private readonly alone: readonly { readonly part: number; readonly cents: number }[][];
   private readonly leastCents: Float64Array;
 
-  constructor(
-    problem: PlanProblem,
-    compiled: CompiledProblem,
-    reach: Reach,
-    words: number,
-  ) {
+  constructor(problem: PlanProblem, compiled: CompiledProblem, reach: Reach, words: number) {
     const { operations, sequence, prizes, carried, wanted, centsPerMinute, partCount } = problem;
     const { ways, leastMinutes, waitAway, hasWaitsBeside } = compiled;
     const can = reach.needs.map((known) => known !== undefined);
@@ -55,7 +50,10 @@ export class ForcedMoves {
       !obeys[at] || (hasWaitsBeside && (waitAway[at] as number) > 0) ? 1 : 0,
     );
     const isIdle = (at: number) =>
-      can[at] && this.hasOtherUse[at] === 0 && !speeds.has(at) && !operations[at]?.frees.some((part) => wished.has(part));
+      can[at] &&
+      this.hasOtherUse[at] === 0 &&
+      !speeds.has(at) &&
+      !operations[at]?.frees.some((part) => wished.has(part));
     this.commits = operations.map((_, at) => bitsOf(certainWith(at, isIdle, helped, reach), words));
     // Freed by two of which one is done less often, a part is not better freed sooner.
     this.isNeverHarmful = Uint8Array.from(operations, ({ frees }, at) =>

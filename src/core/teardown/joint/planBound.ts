@@ -46,7 +46,12 @@ export class PlanBound {
   readonly entriesOf: readonly Int32Array[];
   readonly entryWords: number;
 
-  constructor(problem: PlanProblem, { leastMinutes }: CompiledProblem, { needs, comes, done, prize }: Reach, words: number) {
+  constructor(
+    problem: PlanProblem,
+    { leastMinutes }: CompiledProblem,
+    { needs, comes, done, prize }: Reach,
+    words: number,
+  ) {
     const { operations, sequence, prizes, carried, wanted, centsPerMinute } = problem;
     const count = operations.length;
     const entries = entriesOf(sequence, centsPerMinute);
@@ -63,9 +68,16 @@ export class PlanBound {
     const freers = (part: number) =>
       operations.flatMap(({ frees }, at) => (needs[at] && frees.includes(part) ? [at] : []));
     const reach = ([part, ...others]: readonly number[], at: number) =>
-      others.length > 0 ? (prize[at] as number) : Math.max(0, ...freers(part as number).map((by) => done[by] as number));
+      others.length > 0
+        ? (prize[at] as number)
+        : Math.max(0, ...freers(part as number).map((by) => done[by] as number));
     const offered = [
-      ...prizes.map(({ parts, cents }, at) => ({ parts, cents: cents * reach(parts, at), isWanted: false, canBreak: true })),
+      ...prizes.map(({ parts, cents }, at) => ({
+        parts,
+        cents: cents * reach(parts, at),
+        isWanted: false,
+        canBreak: true,
+      })),
       ...carried.map(({ assembly, cents }) => ({ parts: [assembly], cents, isWanted: false, canBreak: false })),
       ...wanted.map((part) => ({ parts: [part], cents: this.much, isWanted: true, canBreak: false })),
     ]

@@ -27,7 +27,9 @@ export function reachOf({ sequence, operations, prizes }: PlanProblem): Reach {
     needs,
     comes: Float64Array.from(needs, (known, at) => chanceOf(known ?? [], at)),
     done: Float64Array.from(needs, (known) => chanceOf(known ?? [])),
-    prize: Float64Array.from(prizes, ({ parts }) => chanceOf(new Set(parts.flatMap((part) => needsOf(part, operations, needs))))),
+    prize: Float64Array.from(prizes, ({ parts }) =>
+      chanceOf(new Set(parts.flatMap((part) => needsOf(part, operations, needs)))),
+    ),
   };
 }
 

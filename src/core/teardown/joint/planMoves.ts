@@ -128,7 +128,11 @@ export class PlanMoves {
     for (const at of this.besides) {
       if (hasBit(done, at)) {
         if ((readyAt[at] as number) > clock + slack) return false;
-      } else if (!hasBit(gone, at) && this.reach.needs[at]?.has(operation) !== true && this.forced.isUseful(at, isOut)) {
+      } else if (
+        !hasBit(gone, at) &&
+        this.reach.needs[at]?.has(operation) !== true &&
+        this.forced.isUseful(at, isOut)
+      ) {
         return false;
       }
     }
@@ -174,7 +178,8 @@ export class PlanMoves {
     for (let at = 0; at < payers.length; at += 1) {
       const operation = payers[at] as number;
       if (hasBit(done, operation) || hasBit(gone, operation)) continue;
-      if (this.forced.paysAlone(operation, unit.isOut, unit.alive) && this.doPlain(unit, operation, placed)) return true;
+      if (this.forced.paysAlone(operation, unit.isOut, unit.alive) && this.doPlain(unit, operation, placed))
+        return true;
     }
     return false;
   }

@@ -65,9 +65,13 @@ export function planProblemOf(
   { worths, saved, counted, wanted }: PlanAsked,
   rules: PlanRules,
 ): NumberedPlan {
-  const { model, operations, isAllowed, findings } = situation;
+  const { model, operations, isAllowed } = situation;
   const parts = [
-    ...new Set([...worths.map(({ part }) => part), ...wanted, ...saved.flatMap(({ assembly, part }) => [assembly, part])]),
+    ...new Set([
+      ...worths.map(({ part }) => part),
+      ...wanted,
+      ...saved.flatMap(({ assembly, part }) => [assembly, part]),
+    ]),
   ];
   const numberOf = new Map(parts.map((part, at) => [part, at]));
   const numbers = (names: readonly string[]) => names.flatMap((name) => numberOf.get(name) ?? []);
@@ -116,7 +120,8 @@ export function planProblemOf(
 function prizesOf(model: Model, worths: readonly WorthPart[], chanceOf: (part: string) => number) {
   const byPart = new Map(worths.map((known) => [known.part, known]));
   const partnerOf = (part: string) => {
-    const named = model.parts.find(({ id }) => id === part)?.boundTo ?? model.parts.find((own) => own.boundTo === part)?.id;
+    const named =
+      model.parts.find(({ id }) => id === part)?.boundTo ?? model.parts.find((own) => own.boundTo === part)?.id;
     return named === undefined ? undefined : byPart.get(named);
   };
   return worths.flatMap(({ part, soundCents }) => {
@@ -132,10 +137,7 @@ function prizesOf(model: Model, worths: readonly WorthPart[], chanceOf: (part: s
  * Chance that a part is sound before anything is opened. The log counts parts that came out, or broke on the way: what
  * breaks them is in its share, what was left in behind a joint that did not yield is not.
  */
-function inTheUnit(
-  { part, chance, isSeen }: WorthPart,
-  { operations, isAllowed, findings }: PlanSituation,
-): number {
+function inTheUnit({ part, chance, isSeen }: WorthPart, { operations, isAllowed, findings }: PlanSituation): number {
   const isAtRisk = operations.some(({ risks = [] }) => risks.some((risk) => risk.part === part));
   if (!isSeen || chance === 0 || !isAtRisk) return chance;
   const way = chooseOperations(operations, [part], (operation) => expectedMinutes(operation, findings), isAllowed);

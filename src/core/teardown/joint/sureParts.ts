@@ -8,7 +8,11 @@ import { slack, type PlanOperation, type PlanProblem } from './planProblem';
  * everything in its way and breaking what it can, they bring more than that. Whatever a plan is that leaves one in, it is
  * better with it.
  */
-export function sureParts(problem: PlanProblem, compiled: CompiledProblem, { needs, comes, done }: Reach): readonly number[] {
+export function sureParts(
+  problem: PlanProblem,
+  compiled: CompiledProblem,
+  { needs, comes, done }: Reach,
+): readonly number[] {
   const { operations, prizes, carried, centsPerMinute, sequence } = problem;
   const dearestChange = Math.max(0, ...compiled.typeMinutes);
   // A wait beside the hand may be stood out in full by whatever comes after it.
@@ -47,7 +51,9 @@ export function sureParts(problem: PlanProblem, compiled: CompiledProblem, { nee
     const cost = [...way].reduce((sum, at) => sum + (dearest[at] as number), lost);
     // What else these operations free only adds, but for what an assembly then no longer carries.
     const takesOff = [...way].some((at) =>
-      (operations[at] as PlanOperation).frees.some((other) => other !== part && carried.some((own) => own.part === other)),
+      (operations[at] as PlanOperation).frees.some(
+        (other) => other !== part && carried.some((own) => own.part === other),
+      ),
     );
     const brings = cents * leastAlive(part) * (done[only] as number);
     return isSingle && !takesOff && brings > cost + slack ? [part] : [];

@@ -22,5 +22,7 @@ function isPlan({ sequence, operations, wanted }: PlanProblem, order: readonly P
     done.add(operation);
     return isReady === true;
   });
-  return isInOrder && wanted.every((part) => order.some(({ operation }) => operations[operation]?.frees.includes(part)));
+  return (
+    isInOrder && wanted.every((part) => order.some(({ operation }) => operations[operation]?.frees.includes(part)))
+  );
 }

@@ -7,7 +7,13 @@ import { knowledgeOf, type PlanGround } from './knowledgeOf';
 import { planTeardown } from './planTeardown';
 import type { PlanAim, PlanRequest, TeardownPlan } from './teardownPlan';
 
-const ground: PlanGround = { shares: {}, sharesGiven: {}, unseen: { share: 0.75, low: 0.4, high: 0.95 }, market: {}, resistances: [] };
+const ground: PlanGround = {
+  shares: {},
+  sharesGiven: {},
+  unseen: { share: 0.75, low: 0.4, high: 0.95 },
+  market: {},
+  resistances: [],
+};
 const rules = startingHouseRules;
 
 function request(model: Model, aim: PlanAim, more: Partial<PlanRequest> = {}): PlanRequest {

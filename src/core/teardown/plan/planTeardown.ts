@@ -150,7 +150,13 @@ function lineOf(
     payFromCents,
     isPriceProven: price?.isProven ?? true,
     extraMinutes: extra.reduce((sum, operation) => sum + expectedMinutes(operation, findings), 0),
-    verdict: !can.has(known.part) ? 'unreachable' : !freed.has(known.part) ? 'leave' : payFromCents === 0 ? 'along' : 'free',
+    verdict: !can.has(known.part)
+      ? 'unreachable'
+      : !freed.has(known.part)
+        ? 'leave'
+        : payFromCents === 0
+          ? 'along'
+          : 'free',
   };
 }
 

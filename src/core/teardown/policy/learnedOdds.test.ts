@@ -2,7 +2,7 @@ import { phone } from '../../../../tests/support/models';
 import type { Operation } from '@/core/procedure/operations';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { startingOdds } from './ladderPolicy';
-import { learnedOdds, type ResistanceCount } from './learnedOdds';
+import { learnedOdds, oddsToTry, type ResistanceCount } from './learnedOdds';
 import { policyOf } from './policyOf';
 
 const strip = phone.operations.find(({ id }) => id === 'strip') as Operation;
@@ -31,6 +31,29 @@ describe('learnedOdds', () => {
     const seen = [count(1, true, 300), count(2, true, 300), count(2, false, 400)];
     // 300 on the first, then 700 twice: 1700 tries, of which 600 ended it.
     expect(learnedOdds(phone, seen, strip).rung).toBeCloseTo(600 / 1700, 2);
+  });
+
+  test('each trial counts once: with no other joint of its kind, half of eight good ones among eight assumed', () => {
+    const seen = [count(0, true, 4), count(0, false, 4)];
+    expect(learnedOdds(phone, seen, strip).usual).toBeCloseTo((8 * startingOdds.usual + 4) / 16, 12);
+  });
+
+  test('a rung that was written off is begun again now and then, and goes on where it turns out better', () => {
+    // Three bad trials, and the joint given up on the usual way ever since.
+    const bad = [count(1, false, 60)];
+    const begins = (givenUp: number) => {
+      const odds = oddsToTry(phone, [...bad, count(0, false, givenUp)], strip);
+      return policyOf(
+        strip,
+        { findings: [], odds, behindCents: 700 },
+        { labourCentsPerMinute: 55, handOverMinutes: null },
+      );
+    };
+    const rungsAt = (givenUp: number) => oddsToTry(phone, [...bad, count(0, false, givenUp)], strip).rung;
+    expect(rungsAt(8)).toBeGreaterThan(rungsAt(7));
+    expect(rungsAt(9)).toBe(rungsAt(7));
+    expect(rungsAt(16)).toBe(rungsAt(8));
+    expect(begins(8)?.stages.length).toBeGreaterThanOrEqual(begins(7)?.stages.length ?? 0);
   });
 
   test('worse odds make the policy leave a joint sooner', () => {

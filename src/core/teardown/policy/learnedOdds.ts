@@ -10,6 +10,12 @@ export interface ResistanceCount {
   readonly count: number;
 }
 
+/** Nine of ten of a normal lie under so many standard deviations. */
+const tenth = 1.2815515655446004;
+
+/** Every so many times that a joint was given up on before its ladder, the ladder is tried to learn. */
+const lookAgainAfter = 8;
+
 /** So many trials the prior counts for. */
 const weight = 8;
 
@@ -19,15 +25,18 @@ interface Tally {
 }
 
 /**
- * Chances to yield as the log teaches them: of an operation, drawn towards those of all operations of the model that open
- * the same kind of joint, and these towards what is assumed. Beta-binomial with a prior worth eight trials at each step.
+ * Chances to yield as the log teaches them: of an operation, drawn towards those of the other operations of the model that open
+ * the same kind of joint, and these towards what is assumed. Beta-binomial with a prior worth eight trials at each step;
+ * each trial counts once.
  *
  * @param counts  of this model, any version
  */
 export function learnedOdds(model: Model, counts: readonly ResistanceCount[], operation: Operation): YieldOdds {
   const kind = kindOf(model, operation);
   const alike = new Set(
-    model.operations.filter((other) => other.ladder && kindOf(model, other) === kind).map(({ id }) => id),
+    model.operations
+      .filter((other) => other.ladder && other.id !== operation.id && kindOf(model, other) === kind)
+      .map(({ id }) => id),
   );
   const ofKind = counts.filter(({ operationId }) => alike.has(operationId));
   const own = counts.filter(({ operationId }) => operationId === operation.id);
@@ -39,6 +48,23 @@ export function learnedOdds(model: Model, counts: readonly ResistanceCount[], op
     rung: twice(startingOdds.rung, rungTally),
     practised: startingOdds.practised,
   };
+}
+
+/**
+ * The odds that a policy goes by now. What it never begins it never learns of, and a few bad trials would write a rung off
+ * for ever: so after every eighth time that a joint was given up on the usual way, its rungs are taken to be as good as
+ * they could well be (the upper end of the middle 80 %). Where beginning pays even then, one trial more is what that is
+ * worth.
+ */
+export function oddsToTry(model: Model, counts: readonly ResistanceCount[], operation: Operation): YieldOdds {
+  const odds = learnedOdds(model, counts, operation);
+  const own = counts.filter(({ operationId }) => operationId === operation.id);
+  const givenUp = sum(own, ({ rung, hasYielded }) => (rung === 0 && !hasYielded ? 1 : 0));
+  if (givenUp === 0 || givenUp % lookAgainAfter !== 0) return odds;
+  const trials = weight + rungTally(own).tried;
+  // Near enough by a normal: the quantile of a Beta is too heavy for the bench.
+  const spread = Math.sqrt((odds.rung * (1 - odds.rung)) / (trials + 1));
+  return { ...odds, rung: Math.min(1, odds.rung + tenth * spread) };
 }
 
 /** The kind of joint that most of what an operation opens is of. */

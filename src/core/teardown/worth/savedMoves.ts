@@ -23,4 +23,6 @@ export const savedMoves = (
   parts: readonly string[],
   rules: HouseRules,
 ): readonly SavedMove[] =>
-  parts.flatMap((assembly) => movesOf(model, situation, assembly, rules).map(({ part, cents }) => ({ assembly, part, cents })));
+  parts.flatMap((assembly) =>
+    movesOf(model, situation, assembly, rules).map(({ part, cents }) => ({ assembly, part, cents })),
+  );
