@@ -34,6 +34,11 @@ export class DemoBench {
     readonly clock: Workday,
   ) {}
 
+  /** Lets time pass that nobody records anything in. */
+  wait(minutes: number): void {
+    this.clock.pass(minutes);
+  }
+
   /** Records one fact some minutes after the last. */
   async fact<T extends FactType>(
     type: T,

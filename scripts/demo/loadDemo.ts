@@ -60,7 +60,7 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
   const models = lotModels.map((id) => shipped.find((model) => model.id === id) as Model);
   const bins = ((await db('bins').orderBy('walk')) as BinRow[]).map(({ code }) => code);
   const clock = new Workday(new Date(now.getTime() - 26 * day), new Date(now.getTime() - 4 * 60_000));
-  const bench = new DemoBench(db, workers, models, new Chance(20261125), clock);
+  const bench = new DemoBench(db, workers, models, new Chance(20261127), clock);
   clock.jumpTo(new Date(now.getTime() - 26 * day));
 
   await playSummerLot(bench, bins);

@@ -12,6 +12,7 @@ import type { Operation } from '@/core/procedure/operations';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
 import { suggestBin } from '@/core/shelf/suggestBin';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
+import { lockedMinutes } from '@/core/shop/openSheet';
 import { simulateOperation, simulateResistance } from '@/core/simulation/simulateTeardown';
 import { drawTriangle } from '@/core/statistics/triangle';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
@@ -120,6 +121,7 @@ export async function workSheet(bench: DemoBench, unitId: string, most = Infinit
     if (!sheet || sheet.isClosed) return;
     const model = bench.modelOf(unit);
     const step = nextStep(planned(model, unit).steps, sheet) as SheetStep;
+    airTheSeam(bench, sheet);
     await oneStep(bench, unit, model, step);
   }
 }
@@ -147,6 +149,12 @@ async function oneStep(bench: DemoBench, unit: Unit, model: Model, step: SheetSt
   );
 }
 
+/** With solvent in the air nothing is warmed: that is waited for. */
+const airTheSeam = (bench: DemoBench, sheet: SheetState): void => {
+  const minutes = lockedMinutes(sheet, bench.clock.pass(0).toISOString());
+  if (minutes > 0) bench.wait(minutes);
+};
+
 const sheetNow = (bench: DemoBench, unit: Unit): SheetState => bench.unit(unit.id).sheet as SheetState;
 
 /** Goes up the ladder as far as it takes; what never yields is left, and the rest is planned without it. */
@@ -161,8 +169,10 @@ async function getOpen(
   const { minutes, hasYielded } = simulateResistance(operation, findings, trueOdds, bench.chance);
   for (const [at, tried] of minutes.slice(0, -1).entries()) {
     const seconds = Math.round(tried * 60);
+    airTheSeam(bench, sheetNow(bench, unit));
     await bench.fact('step-resisted', unit.id, { stepId: step.id, rung: at + 1, seconds }, tried);
   }
+  airTheSeam(bench, sheetNow(bench, unit));
   if (hasYielded) return true;
   const now = { ...bench.unit(unit.id), sheet: sheetNow(bench, unit) };
   const anew = replanSheet(model, now, planned(model, now), { because: 'will-not-yield', operationId: operation.id });
