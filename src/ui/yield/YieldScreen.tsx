@@ -42,7 +42,7 @@ export function YieldScreen({ view }: { readonly view: YieldsView }) {
         {sayYields(headline)}
       </Headline>
       <Box display="grid" gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '1.15fr 1fr' }} gap="36px">
-        <Section title={words.goodPartsPer100Sought()} note={words.dotSoFarBar95()}>
+        <Section title={words.goodPartsPer100Sought()} note={words.dotToExpectBar95()}>
           {yields.length === 0 ? (
             <>
               <Nothing>{words.takeDonorApartAndGrade()}</Nothing>
