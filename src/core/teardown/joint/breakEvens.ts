@@ -19,6 +19,9 @@ export interface BreakEven {
 /** A problem as it is when a sound one of a part fetches so many cents. */
 export type AtPrice = (cents: number) => PlanProblem;
 
+/** More than any part fetches, in cents. */
+const dearest = 10_000_000;
+
 /**
  * From which price of a sound one a part pays, everything else as it is: at that very cent the whole plan takes it, a cent
  * below it does not.
@@ -59,6 +62,12 @@ export function breakEven(
     return Math.max(0, Math.ceil((without.cents - none - slack) / each));
   };
   let price = priceOf(plan);
+  if (price === null && canVary(worthless, part, reach.done)) {
+    // The cheapest way breaks it for certain: at any price that counts, another is taken.
+    plan = forced(dearest) ?? plan;
+    isProven &&= plan.isProven;
+    price = priceOf(plan);
+  }
   for (let at = price; at !== null && at > 0 && canVary(worthless, part, reach.done);) {
     const cheaper = forced(at - 1, plan.order);
     isProven &&= cheaper?.isProven === true;
