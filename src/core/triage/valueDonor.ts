@@ -2,6 +2,7 @@ import { sheetOf } from '@/core/sheet/sheetOf';
 import { kindsFound } from '@/core/findings/mark';
 import { capIn, scrapBy } from '@/core/findings/partHarm';
 import { neededParts } from '@/core/sale/slots';
+import { boundPartner } from '@/core/procedure/boundPartner';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import { operationsFor } from '@/core/procedure/situation';
 import { modelBySchools } from '@/core/schools/modelBySchools';
@@ -65,7 +66,7 @@ export function planHarvest(written: Model, unit: Subject, known: Knowledge, rul
       const odds = yieldOf(model, part, unit, known);
       const soundCents = partBrings(part, known, rules, capIn(model, part, unit)?.grade);
       const isSeen = known.yields[part.id] !== undefined;
-      const partner = part.boundTo ?? model.parts.find(({ boundTo }) => boundTo === part.id)?.id ?? null;
+      const partner = boundPartner(model, part.id);
       return { part: part.id, name: part.name, soundCents, known: odds, chance: odds.share, isSeen, partner };
     });
   const saved = savedMoves(

@@ -4,8 +4,17 @@ import { asPlaced, orderOperations, sheetBudget } from '../orderOperations';
 import { expectedMinutes } from '../attendedMinutes';
 import type { Placed } from '../order/sequenceProblem';
 import { bestPlan } from './bestPlan';
-import type { BestPlan, PlanBudget } from './planProblem';
-import { planProblemOf, type NumberedPlan, type PlanAsked, type PlanRules, type PlanSituation } from './planProblemOf';
+import { centsAlong, reachOf } from './planMoney';
+import type { BestPlan, PlanBudget, PlanProblem } from './planProblem';
+import { trimmed } from './trimmed';
+import {
+  planProblemOf,
+  prizesOfChoice,
+  type NumberedPlan,
+  type PlanAsked,
+  type PlanRules,
+  type PlanSituation,
+} from './planProblemOf';
 
 /** How far to take a unit apart, in which order, and what that brings. */
 export interface HarvestPlan extends NumberedPlan {
@@ -35,20 +44,28 @@ export function harvestPlan(
   const numbered = planProblemOf(situation, asked, rules);
   const { operations } = situation;
   const start = operations.length >= many && asked.wanted.length === 0 ? byTheCut(situation, asked, rules) : undefined;
-  const best = bestPlan(numbered.problem, budget, start);
+  const found = bestPlan(numbered.problem, budget, start);
+  const best = found && !found.isProven ? withoutWaste(numbered.problem, found) : found;
   return best && { operations: best.order.map((placed) => asPlaced(operations, placed)), best, ...numbered };
+}
+
+/** A plan that is not proven may hold what it is better without; a better one is not. */
+function withoutWaste(problem: PlanProblem, found: BestPlan): BestPlan {
+  const reach = reachOf(problem);
+  const order = trimmed(problem, found.order, reach);
+  return { ...found, order, cents: centsAlong(problem, order, reach) };
 }
 
 /** What the cut chooses where changes cost nothing, in a short order: a plan to begin with where there are many. */
 function byTheCut(situation: PlanSituation, { worths }: PlanAsked, rules: PlanRules): readonly Placed[] {
-  const { operations, isAllowed, findings } = situation;
+  const { model, operations, isAllowed, findings } = situation;
   const paying = payingParts(
     {
       operations,
       isAllowed,
       cost: (operation) => expectedMinutes(operation, findings) * rules.labourCentsPerMinute,
     },
-    worths.map(({ part, soundCents, chance }) => ({ part, soundCents, chance })),
+    prizesOfChoice(model, worths),
   );
   const ordered = orderOperations(paying.operations, situation, rules, sheetBudget);
   return ordered.operations.map((operation) => placedOf(operations, operation));

@@ -1,3 +1,4 @@
+import { boundPartner } from '@/core/procedure/boundPartner';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import type { HouseRules } from '@/core/shared/houseRules';
@@ -6,6 +7,7 @@ import { chooseOperations } from '../chooseOperations';
 import { sequenceOf, type OrderGround, type SetUpRules } from '../order/sequenceOf';
 import { expectedResistance, type ExpectedResistance } from '../policy/expectedResistance';
 import { learnedOdds, type ResistanceCount } from '../policy/learnedOdds';
+import type { Prize } from '../worth/payingParts';
 import type { SavedMove } from '../worth/savedMoves';
 import { sparedBy } from '../worth/sparedBy';
 import type { PlanProblem } from './planProblem';
@@ -119,11 +121,7 @@ export function planProblemOf(
 /** Parts that bring something by themselves, and pairs that do only together: then both must be sound. */
 function prizesOf(model: Model, worths: readonly WorthPart[], chanceOf: (part: string) => number) {
   const byPart = new Map(worths.map((known) => [known.part, known]));
-  const partnerOf = (part: string) => {
-    const named =
-      model.parts.find(({ id }) => id === part)?.boundTo ?? model.parts.find((own) => own.boundTo === part)?.id;
-    return named === undefined ? undefined : byPart.get(named);
-  };
+  const partnerOf = (part: string) => byPart.get(boundPartner(model, part) ?? '');
   return worths.flatMap(({ part, soundCents }) => {
     const partner = partnerOf(part);
     if (!partner) return [{ names: [part], cents: soundCents * chanceOf(part) }];
@@ -132,6 +130,14 @@ function prizesOf(model: Model, worths: readonly WorthPart[], chanceOf: (part: s
     return [{ names: [part, partner.part], cents }];
   });
 }
+
+/** The same parts for the choice alone, where changes of set-up cost nothing. */
+export const prizesOfChoice = (model: Model, worths: readonly WorthPart[]): readonly Prize[] =>
+  worths.map(({ part, soundCents, chance }) => {
+    const partner = boundPartner(model, part);
+    const isThere = worths.some((other) => other.part === partner);
+    return { part, soundCents, chance, ...(isThere && partner !== null && { boundTo: partner }) };
+  });
 
 /**
  * Chance that a part is sound before anything is opened. The log counts parts that came out, or broke on the way: what

@@ -2,7 +2,7 @@ import type { HouseRules } from '@/core/shared/houseRules';
 import { expectedMinutes } from '../attendedMinutes';
 import { breakEven } from '../joint/breakEvens';
 import type { HarvestPlan } from '../joint/harvestPlan';
-import { planProblemOf, type PlanAsked, type PlanSituation } from '../joint/planProblemOf';
+import { planProblemOf, prizesOfChoice, type PlanAsked, type PlanSituation } from '../joint/planProblemOf';
 import { breakEvens } from '../worth/payingParts';
 
 /** From which price of a sound one a part pays, and what it takes beyond the plan without it. */
@@ -27,12 +27,12 @@ export function linePrices(
   { best, parts }: HarvestPlan,
   rules: HouseRules,
 ): ReadonlyMap<string, LinePrice> {
-  const { operations, findings, isAllowed } = situation;
+  const { model, operations, findings, isAllowed } = situation;
   const { worths } = asked;
   if (!best.isProven || best.states > mostStates || operations.length > mostOperations) {
     const near = breakEvens(
       { operations, isAllowed, cost: (operation) => expectedMinutes(operation, findings) * rules.labourCentsPerMinute },
-      worths.map(({ part, soundCents, chance }) => ({ part, soundCents, chance })),
+      prizesOfChoice(model, worths),
     );
     return new Map(near.map((entry) => [entry.part, { ...entry, isProven: false }]));
   }

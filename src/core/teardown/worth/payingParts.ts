@@ -93,7 +93,7 @@ const worthOf = ({ chance }: Prize, soundCents: number): number => Math.round(so
  * The operations whose parts bring most over what they cost, exactly.
  *
  * Additive: each part brings its price times its chance when it is freed, each operation costs the same whenever it is
- * done. How far that is from the truth is for `survivalAlong` to say.
+ * done. What changes of set-up and survival make of it is for `bestPlan` to say: this is where it begins, and its bound.
  */
 export function payingParts(ground: ChoiceGround, prizes: readonly Prize[]): PayingParts {
   const { problem } = weigh(ground, prizes);
