@@ -33,8 +33,7 @@ export class ForcedMoves {
     const { operations, sequence, prizes, carried, wanted, centsPerMinute, partCount } = problem;
     const { ways, leastMinutes, waitAway, hasWaitsBeside } = compiled;
     const can = reach.needs.map((known) => known !== undefined);
-    const isMetric = metricTypes(compiled);
-    const obeys = ways.map((own) => own.every(({ type }) => isMetric[type]));
+    const obeys = compiled.closes;
     const wished = new Set([
       ...prizes.flatMap(({ parts }) => parts),
       ...wanted,
@@ -166,13 +165,4 @@ function goalsOf(
     });
   }
   return goals.map((own) => Int32Array.from(own));
-}
-
-/** Set-ups over which no change is quicker than directly. */
-function metricTypes({ types, typeMinutes }: CompiledProblem): readonly boolean[] {
-  const size = types.length;
-  const cost = (from: number, to: number) => typeMinutes[from * size + to] as number;
-  return types.map((_, over) =>
-    types.every((_from, from) => types.every((_to, to) => cost(from, to) <= cost(from, over) + cost(over, to) + slack)),
-  );
 }

@@ -1,5 +1,5 @@
 import { endOf, timeOrder, type Placed } from '../order/sequenceProblem';
-import { certainNeeds, inCommon } from './certainNeeds';
+import { certainNeeds, inCommon } from '../choice/certainNeeds';
 import type { PlanProblem } from './planProblem';
 
 /** Chances that hang on nothing but which operations need which. */

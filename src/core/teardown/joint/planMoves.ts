@@ -35,7 +35,7 @@ export class PlanMoves {
     this.words = Math.max(1, Math.ceil(this.compiled.count / 32));
     this.bound = new PlanBound(problem, this.compiled, this.reach, this.words);
     this.forced = new ForcedMoves(problem, this.compiled, this.reach, this.words);
-    this.besides = [...this.compiled.waitBeside].flatMap((wait, at) => (wait > 0 ? [at] : []));
+    this.besides = this.compiled.besides.map(({ operation }) => operation);
     const isThere = (operation: number) => this.reach.needs[operation] !== undefined;
     this.clauses = problem.sequence.operations.map(({ after }) =>
       after.map((any) => bitsOf(any.filter(isThere), this.words)),

@@ -50,9 +50,9 @@ const slack = 1e-9;
  * A beam over the states (what is done, what is in hand), one more operation done in each layer, equal states merged. A
  * pass in which nothing was cut from the beam has seen everything, and is the proof; otherwise the beam widens fourfold,
  * and the least bound among what was cut is the lower bound. On entering a set-up all that can be done in it at its least
- * minutes is done at once: with set-up minutes that obey the triangle inequality, doing it later is never better. That
- * rule rests where they do not obey it, and while a wait beside the hand is still to come, since work may be kept back to
- * fill it.
+ * minutes is done at once: doing it later is never better where no set-up of it is a quicker way round between others (the
+ * triangle inequality, asked of each set-up by itself), unless it may be kept back to fill a wait beside the hand: one that
+ * runs, or one that is still to come and does not come after it in any case.
  *
  * @throws RangeError when the operations wait for each other, or a time is negative or no number
  * Cost: bounded by the budget's states, each O(operations · set-ups); the first answer takes a beam of 16
@@ -165,26 +165,28 @@ class Search {
   private expand(state: State, layers: Layer[]): void {
     this.looked += 1;
     const { count, ways } = this.compiled;
-    const canClose = this.compiled.obeysTriangle && this.areWaitsOver(state);
     const entered = new Set<number>();
     for (let operation = 0; operation < count; operation += 1) {
       if (state.open[operation] !== 0) continue;
+      const closes = this.canClose(operation, state.open, state.readyAt, state.clock);
       for (const way of ways[operation] as readonly Way[]) {
-        if (canClose && this.isAtItsLeast(state.open, operation, way)) {
+        if (closes && this.isAtItsLeast(state.open, operation, way)) {
           // One child for a set-up does everything in it; which operation opens it makes no difference.
           if (entered.has(way.type)) continue;
           entered.add(way.type);
         }
-        const child = this.child(state, operation, way, canClose);
+        const child = this.child(state, operation, way);
         if (this.canBeat(child.bound)) keep(child, layers[child.done] as Layer);
       }
     }
   }
 
-  private areWaitsOver({ open, readyAt, clock }: State): boolean {
-    if (!this.compiled.hasWaitsBeside) return true;
-    return this.compiled.waitBeside.every(
-      (wait, operation) => wait === 0 || (open[operation] === isDone && (readyAt[operation] as number) <= clock),
+  private canClose(operation: number, open: Uint8Array, readyAt: Float64Array, clock: number): boolean {
+    if (!this.compiled.closes[operation]) return false;
+    return this.compiled.besides.every((wait) =>
+      open[wait.operation] === isDone
+        ? (readyAt[wait.operation] as number) <= clock
+        : wait.needs.has(operation) && wait.operation !== operation,
     );
   }
 
@@ -202,7 +204,7 @@ class Search {
   }
 
   /** Does one operation, and with it all that its set-up has at its least. */
-  private child(state: State, operation: number, way: Way, canClose: boolean): State {
+  private child(state: State, operation: number, way: Way): State {
     const { compiled } = this;
     const open = state.open.slice();
     const readyAt = compiled.hasWaitsBeside ? state.readyAt.slice() : state.readyAt;
@@ -219,8 +221,9 @@ class Search {
       this.release(open, at);
     };
     doIt(operation, way);
-    for (let next = canClose ? this.nextIn(way.type, open) : null; next; next = this.nextIn(way.type, open)) {
+    for (let next = this.nextIn(way.type, open, readyAt, clock); next; ) {
       doIt(next.operation, next.way);
+      next = this.nextIn(way.type, open, readyAt, clock);
     }
     const bound = Math.max(state.bound, this.boundOf(open, clock, left, way.type, readyAt));
     return {
@@ -238,10 +241,15 @@ class Search {
   }
 
   /** An operation that can be done now in this set-up at its least minutes. */
-  private nextIn(type: number, open: Uint8Array): { readonly operation: number; readonly way: Way } | null {
+  private nextIn(
+    type: number,
+    open: Uint8Array,
+    readyAt: Float64Array,
+    clock: number,
+  ): { readonly operation: number; readonly way: Way } | null {
     const { count, ways } = this.compiled;
     for (let operation = 0; operation < count; operation += 1) {
-      if (open[operation] !== 0) continue;
+      if (open[operation] !== 0 || !this.canClose(operation, open, readyAt, clock)) continue;
       for (const way of ways[operation] as readonly Way[]) {
         if (way.type === type && this.isAtItsLeast(open, operation, way)) return { operation, way };
       }

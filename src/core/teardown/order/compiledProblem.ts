@@ -1,4 +1,5 @@
-import { setUpMinutes, type SequenceProblem, type SetUpState } from './sequenceProblem';
+import { certainNeeds } from '../choice/certainNeeds';
+import { setUpMinutes, type SequenceOperation, type SequenceProblem, type SetUpState } from './sequenceProblem';
 
 /** One way to do an operation: with one of its tools. */
 export interface Way {
@@ -25,7 +26,13 @@ export interface CompiledProblem {
   readonly hasWaitsBeside: boolean;
   /** Clauses that an operation helps to satisfy. */
   readonly followers: readonly (readonly { readonly operation: number; readonly any: readonly number[] }[])[];
-  readonly obeysTriangle: boolean;
+  /**
+   * Operations that are never better done later than where they can be done at their least: no set-up of theirs is a
+   * quicker way round between others.
+   */
+  readonly closes: readonly boolean[];
+  /** Operations with a wait beside the hand, and what certainly comes before each. */
+  readonly besides: readonly { readonly operation: number; readonly needs: ReadonlySet<number> }[];
 }
 
 const slack = 1e-9;
@@ -52,6 +59,7 @@ export function compileProblem(problem: SequenceProblem): CompiledProblem {
   types.forEach((from, row) =>
     types.forEach((to, column) => (typeMinutes[row * types.length + column] = setUpMinutes(problem, from, to))),
   );
+  const isMetric = metricTypes(types.length, typeMinutes);
   const followers: { operation: number; any: readonly number[] }[][] = operations.map(() => []);
   operations.forEach(({ after }, operation) =>
     after.forEach((any) => any.forEach((before) => followers[before]?.push({ operation, any }))),
@@ -68,7 +76,8 @@ export function compileProblem(problem: SequenceProblem): CompiledProblem {
     waitBeside: Float64Array.from(operations, ({ wait }) => (wait?.isBeside ? wait.minutes : 0)),
     hasWaitsBeside: operations.some(({ wait }) => wait?.isBeside === true),
     followers,
-    obeysTriangle: [problem.toolMinutes, problem.faceMinutes, problem.postureMinutes].every(obeysTriangle),
+    closes: ways.map((own) => own.every(({ type }) => isMetric[type])),
+    besides: besidesOf(operations),
   };
 }
 
@@ -83,8 +92,21 @@ function refuseBadFigures({ operations, toolMinutes, faceMinutes, postureMinutes
   }
 }
 
-/** Whether changing directly is never longer than over a third. */
-const obeysTriangle = (table: readonly (readonly number[])[]): boolean =>
-  table.every((row) =>
-    row.every((direct, to) => row.every((first, over) => direct <= first + (table[over]?.[to] as number) + slack)),
+/** Set-ups over which no change is quicker than directly. */
+function metricTypes(size: number, typeMinutes: Float64Array): readonly boolean[] {
+  const cost = (from: number, to: number) => typeMinutes[from * size + to] as number;
+  const all = Array.from({ length: size }, (_, at) => at);
+  return all.map((over) =>
+    all.every((from) => all.every((to) => cost(from, to) <= cost(from, over) + cost(over, to) + slack)),
   );
+}
+
+function besidesOf(operations: readonly SequenceOperation[]): CompiledProblem['besides'] {
+  const waiting = operations.flatMap(({ wait }, at) => (wait?.isBeside && wait.minutes > 0 ? [at] : []));
+  if (waiting.length === 0) return [];
+  const needs = certainNeeds(
+    operations.map(({ after }) => after),
+    () => true,
+  );
+  return waiting.map((operation) => ({ operation, needs: needs[operation] ?? new Set() }));
+}

@@ -1,4 +1,4 @@
-import { takeable } from '../choice/closureProblem';
+import { takeable } from './closureProblem';
 
 /**
  * What is done before an operation in whatever way it is reached: its single alternatives with all they need, and what all
