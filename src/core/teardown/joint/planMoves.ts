@@ -83,12 +83,7 @@ export class PlanMoves {
       count += 1;
     }
     if (count === 0) return 0;
-    const { tool, face, posture } = this.compiled.types[type] as CompiledProblem['types'][number];
-    const apart =
-      changes.tools.least(waiting, count, tool) +
-      changes.faces.least(waiting, count, face) +
-      changes.postures.least(waiting, count, posture);
-    return Math.max(0, apart, changes.types.least(waiting, count, type));
+    return changes.changes(waiting, count, type);
   }
 
   /** The unit before anything is done. */

@@ -16,6 +16,8 @@ export interface BestOrder {
 export interface OrderBudget {
   /** States to look at before the best so far is returned. */
   readonly states: number;
+  /** States kept in each layer of the first pass: 16 when left out, 4 of many operations. */
+  readonly firstWidth?: number;
   /** Asked now and then: false ends the search, with the best so far. */
   readonly goOn?: () => boolean;
   /** Told of each better order, and of each better bound. */
@@ -42,6 +44,7 @@ interface State {
 type Layer = Map<number, State[]>;
 
 const isDone = 255;
+const tunedStates = 6;
 const slack = 1e-9;
 
 /**
@@ -68,6 +71,7 @@ class Search {
   private readonly hashes: Float64Array;
   private readonly ready: Int16Array;
   private best: { readonly order: readonly Placed[]; readonly minutes: number } | null = null;
+  private bestState: State | null = null;
   private lowerBound = 0;
   private looked = 0;
   private isStopped = false;
@@ -90,7 +94,7 @@ class Search {
   }
 
   run(): BestOrder {
-    for (let width = 16; ; width *= 4) {
+    for (let width = this.budget.firstWidth ?? (this.compiled.count > 150 ? 4 : 16); ; width *= 4) {
       const isProven = this.pass(width);
       if (this.best === null) throw new RangeError('bestOrder: operations wait for each other');
       if (isProven || this.isStopped) return this.answer();
@@ -132,7 +136,32 @@ class Search {
       this.lowerBound = bound;
       if (this.best) this.budget.onBetter?.(this.answer());
     }
-    return minutes - this.lowerBound <= slack;
+    if (minutes - this.lowerBound <= slack) return true;
+    this.tune();
+    return false;
+  }
+
+  /** Tunes the bounds to states along the best order: a state in a while, as its own passes come. */
+  private tune(): void {
+    const along: State[] = [];
+    for (let at = this.bestState; at?.parent; at = at.parent) along.push(at);
+    const every = Math.max(1, Math.ceil(along.length / tunedStates));
+    for (let index = along.length - 1; index >= 0; index -= every) {
+      const { open, type } = along[index] as State;
+      const readyCount = this.readyOf(open);
+      if (readyCount === 0) continue;
+      this.bounds.tune(this.ready, readyCount, type);
+    }
+  }
+
+  private readyOf(open: Uint8Array): number {
+    let readyCount = 0;
+    for (let at = 0; at < open.length; at += 1) {
+      if (open[at] !== 0) continue;
+      this.ready[readyCount] = at;
+      readyCount += 1;
+    }
+    return readyCount;
   }
 
   private isOver(): boolean {
@@ -164,19 +193,20 @@ class Search {
 
   private expand(state: State, layers: Layer[]): void {
     this.looked += 1;
-    const { count, ways } = this.compiled;
+    const { count, ways, letsFirst } = this.compiled;
     const entered = new Set<number>();
     for (let operation = 0; operation < count; operation += 1) {
       if (state.open[operation] !== 0) continue;
       const closes = this.canClose(operation, state.open, state.readyAt, state.clock);
+      if (!closes && letsFirst[operation]?.some((other) => state.open[other] === 0)) continue;
       for (const way of ways[operation] as readonly Way[]) {
         if (closes && this.isAtItsLeast(state.open, operation, way)) {
           // One child for a set-up does everything in it; which operation opens it makes no difference.
           if (entered.has(way.type)) continue;
           entered.add(way.type);
-        }
+        } else if (way.type === state.type && this.canComeLater(operation, state.open)) continue;
         const child = this.child(state, operation, way);
-        if (this.canBeat(child.bound)) keep(child, layers[child.done] as Layer);
+        if (this.canBeat(child.bound)) keep(child, layers[child.done] as Layer, this.compiled);
       }
     }
   }
@@ -188,6 +218,13 @@ class Search {
         ? (readyAt[wait.operation] as number) <= clock
         : wait.needs.has(operation) && wait.operation !== operation,
     );
+  }
+
+  /** Nothing waits for it, and what it is done with is taken up again in any case. */
+  private canComeLater(operation: number, open: Uint8Array): boolean {
+    for (const other of this.compiled.comesAfter[operation] as readonly number[])
+      if (open[other] !== 0 && open[other] !== isDone) return true;
+    return false;
   }
 
   private isAtItsLeast(open: Uint8Array, operation: number, way: Way): boolean {
@@ -247,12 +284,10 @@ class Search {
     readyAt: Float64Array,
     clock: number,
   ): { readonly operation: number; readonly way: Way } | null {
-    const { count, ways } = this.compiled;
-    for (let operation = 0; operation < count; operation += 1) {
+    for (const found of this.compiled.quickestIn[type] as readonly { readonly operation: number; readonly way: Way }[]) {
+      const { operation, way } = found;
       if (open[operation] !== 0 || !this.canClose(operation, open, readyAt, clock)) continue;
-      for (const way of ways[operation] as readonly Way[]) {
-        if (way.type === type && this.isAtItsLeast(open, operation, way)) return { operation, way };
-      }
+      if (this.isAtItsLeast(open, operation, way)) return found;
     }
     return null;
   }
@@ -280,7 +315,7 @@ class Search {
   }
 
   private boundOf(open: Uint8Array, clock: number, left: number, type: number, readyAt: Float64Array): number {
-    const { count, hasWaitsBeside, types } = this.compiled;
+    const { count, hasWaitsBeside } = this.compiled;
     const { ready, bounds } = this;
     let readyCount = 0;
     let chain = clock;
@@ -291,12 +326,7 @@ class Search {
       if (hasWaitsBeside) chain = Math.max(chain, this.startOf(at, open, readyAt, clock) + (bounds.tail[at] as number));
     }
     if (readyCount === 0) return clock;
-    const { tool, face, posture } = types[type] as CompiledProblem['types'][number];
-    const apart =
-      bounds.tools.least(ready, readyCount, tool) +
-      bounds.faces.least(ready, readyCount, face) +
-      bounds.postures.least(ready, readyCount, posture);
-    return Math.max(clock + left + Math.max(0, apart, bounds.types.least(ready, readyCount, type)), chain);
+    return Math.max(clock + left + bounds.changes(ready, readyCount, type), chain);
   }
 
   private offer(state: State): void {
@@ -306,24 +336,26 @@ class Search {
     const minutes = endOf(this.problem, timeOrder(this.problem, order));
     if (this.best && minutes >= this.best.minutes - slack) return;
     this.best = { order, minutes };
+    this.bestState = state;
     this.budget.onBetter?.(this.answer());
   }
 }
 
 const statesOf = (layer: Layer | undefined): State[] => [...(layer?.values() ?? [])].flat();
 
-/** Keeps a state unless one that has done the same and holds the same is as early in everything. */
-function keep(state: State, layer: Layer): void {
+/** Keeps a state unless one that has done the same is as early in everything, whatever comes next. */
+function keep(state: State, layer: Layer, { lateBy, types }: CompiledProblem): void {
   const twins = layer.get(state.hash);
   if (!twins) {
     layer.set(state.hash, [state]);
     return;
   }
+  const isAsGood = (a: State, b: State) => isAsEarly(a, b, lateBy[a.type * types.length + b.type] as number);
   for (let index = twins.length - 1; index >= 0; index -= 1) {
     const twin = twins[index] as State;
-    if (twin.type !== state.type || !isSame(twin.open, state.open)) continue;
-    if (isAsEarly(twin, state)) return;
-    if (isAsEarly(state, twin)) twins.splice(index, 1);
+    if (!isSame(twin.open, state.open)) continue;
+    if (isAsGood(twin, state)) return;
+    if (isAsGood(state, twin)) twins.splice(index, 1);
   }
   twins.push(state);
 }
@@ -333,8 +365,9 @@ function isSame(a: Uint8Array, b: Uint8Array): boolean {
   return true;
 }
 
-function isAsEarly(a: State, b: State): boolean {
-  if (a.clock > b.clock + slack) return false;
+/** @param lateBy  minutes by which the next set-up comes later from what `a` holds than from what `b` holds, at most */
+function isAsEarly(a: State, b: State, lateBy: number): boolean {
+  if (a.clock + lateBy > b.clock + slack) return false;
   for (let at = 0; at < a.readyAt.length; at += 1) {
     const ready = a.readyAt[at] as number;
     if (ready > b.clock + slack && ready > (b.readyAt[at] as number) + slack) return false;

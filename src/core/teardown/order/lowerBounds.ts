@@ -1,94 +1,77 @@
+import { Entries } from './entries';
 import { setUpMinutes, type SequenceOperation, type SequenceProblem, type SetUpState } from './sequenceProblem';
 
-/**
- * What entering the tools (or faces, postures, whole set-ups) that are still needed costs at least.
- *
- * Along a chain of operations that must come one after the other, two that need a tool, with one between them that cannot
- * be done with it, are two entries. Minutes are told apart by potentials: of c(a, b) the part p(a) is paid for leaving a,
- * so that entering b costs at least min over a of c(a, b) − p(a), and leaving it again p(b). The last tool is not left.
- */
-export class Entries {
-  private readonly plain: Float64Array;
-  private readonly shifted: Float64Array;
-  private readonly potential: Float64Array;
-  private readonly mostAtEnd: number;
-  /** Per operation and tool: entries from it downward when the tool is not in hand, and when it is. */
-  private readonly fresh: Uint8Array;
-  private readonly inHand: Uint8Array;
-  private readonly most: Uint8Array;
-  private readonly size: number;
+/** Bounds on what is still to come, for every state of a search. */
+export class LowerBounds {
+  private readonly parts: readonly { readonly entries: Entries; readonly of: (type: number) => number }[];
+  private readonly types: Entries;
+  /** Operations of the same number need the same changes downward: one of them counts for all. */
+  private readonly kindOf: Int32Array;
+  private readonly seen: Int32Array;
+  private stamp = 0;
+  private readonly some: Int16Array;
 
   constructor(
-    minutes: readonly (readonly number[])[],
-    uses: readonly (readonly number[])[],
-    followers: readonly (readonly number[])[],
-    lastFirst: readonly number[],
-    ends: readonly number[],
+    setUps: readonly SetUpState[],
+    { tools, faces, postures, types }: Readonly<Record<'tools' | 'faces' | 'postures' | 'types', Entries>>,
+    /** Minutes from the start of an operation to the end of the longest chain that begins with it, waits included. */
+    readonly tail: readonly number[],
   ) {
-    this.size = minutes.length;
-    const others = (at: number) => minutes.map((_, other) => other).filter((other) => other !== at);
-    const least = (values: readonly number[]) => (values.length > 0 ? Math.min(...values) : 0);
-    const cost = (from: number, to: number) => minutes[from]?.[to] as number;
-    this.potential = Float64Array.from(minutes, (_, from) => least(others(from).map((to) => cost(from, to))));
-    this.plain = Float64Array.from(minutes, (_, to) => least(others(to).map((from) => cost(from, to))));
-    this.shifted = Float64Array.from(
-      minutes,
-      (_, to) =>
-        least(others(to).map((from) => cost(from, to) - (this.potential[from] as number))) +
-        (this.potential[to] as number),
-    );
-    this.mostAtEnd = Math.max(0, ...ends.map((use) => this.potential[use] as number));
-    this.fresh = new Uint8Array(uses.length * this.size);
-    this.inHand = new Uint8Array(uses.length * this.size);
-    this.most = new Uint8Array(this.size);
-    for (const operation of lastFirst)
-      this.count(operation, uses[operation] as number[], followers[operation] as number[]);
+    const numbers = (own: (setUp: SetUpState) => number) => {
+      const all = Int32Array.from(setUps, own);
+      return (type: number) => all[type] as number;
+    };
+    this.parts = [
+      { entries: tools, of: numbers(({ tool }) => tool) },
+      { entries: faces, of: numbers(({ face }) => face) },
+      { entries: postures, of: numbers(({ posture }) => posture) },
+    ];
+    this.types = types;
+    const kinds = new Map<string, number>();
+    this.kindOf = Int32Array.from(tail, (_, operation) => {
+      const key = [tools, faces, postures, types].map(({ kindOf }) => kindOf[operation]).join();
+      const known = kinds.get(key) ?? kinds.size;
+      kinds.set(key, known);
+      return known;
+    });
+    this.seen = new Int32Array(kinds.size);
+    this.some = new Int16Array(kinds.size);
   }
 
-  private count(operation: number, used: readonly number[], next: readonly number[]): void {
-    for (let use = 0; use < this.size; use += 1) {
-      let fresh = 0;
-      let inHand = 0;
-      for (const follower of next) {
-        fresh = Math.max(fresh, this.fresh[follower * this.size + use] as number);
-        inHand = Math.max(inHand, this.inHand[follower * this.size + use] as number);
-      }
-      const cell = operation * this.size + use;
-      const isOnly = used.length === 1 && used[0] === use;
-      // With another tool as well it may be done without an entry, and need not break the block.
-      this.fresh[cell] = isOnly ? Math.min(255, inHand + 1) : fresh;
-      this.inHand[cell] = used.includes(use) ? inHand : fresh;
-    }
+  /**
+   * Minutes of changes at least, until everything is done.
+   *
+   * @param ready  operations that can be done now, one at least
+   * @param type   the set-up in hand
+   */
+  changes(ready: Int16Array, readyCount: number, type: number): number {
+    const count = this.gather(ready, readyCount);
+    let apart = 0;
+    for (const { entries, of } of this.parts) apart += entries.least(this.some, count, of(type));
+    return Math.max(apart, this.types.least(this.some, count, type));
   }
 
-  /** @param ready  operations that can be done now  @param current  what is in hand, −1 for something that is never needed */
-  least(ready: Int16Array, readyCount: number, current: number): number {
-    const { size, most } = this;
-    most.fill(0);
+  /** Looks for what bounds this state better, and keeps it for all. */
+  tune(ready: Int16Array, readyCount: number, type: number): void {
+    const count = this.gather(ready, readyCount);
+    for (const { entries, of } of this.parts) entries.tune(this.some, count, of(type));
+    this.types.tune(this.some, count, type);
+  }
+
+  private gather(ready: Int16Array, readyCount: number): number {
+    const { kindOf, seen, some } = this;
+    this.stamp += 1;
+    let count = 0;
     for (let index = 0; index < readyCount; index += 1) {
-      const row = (ready[index] as number) * size;
-      for (let use = 0; use < size; use += 1) {
-        const own = (use === current ? this.inHand : this.fresh)[row + use] as number;
-        if (own > (most[use] as number)) most[use] = own;
-      }
+      const operation = ready[index] as number;
+      const kind = kindOf[operation] as number;
+      if (seen[kind] === this.stamp) continue;
+      seen[kind] = this.stamp;
+      some[count] = operation;
+      count += 1;
     }
-    let plain = 0;
-    let shifted = (current === -1 ? 0 : (this.potential[current] as number)) - this.mostAtEnd;
-    for (let use = 0; use < size; use += 1) {
-      plain += (most[use] as number) * (this.plain[use] as number);
-      shifted += (most[use] as number) * (this.shifted[use] as number);
-    }
-    return Math.max(plain, shifted);
+    return count;
   }
-}
-
-export interface LowerBounds {
-  readonly tools: Entries;
-  readonly faces: Entries;
-  readonly postures: Entries;
-  readonly types: Entries;
-  /** Minutes from the start of an operation to the end of the longest chain that begins with it, waits included. */
-  readonly tail: readonly number[];
 }
 
 /**
@@ -129,25 +112,28 @@ export function lowerBoundsOf(
       // Where more may be done than is certain, anything may be the end.
       uses.filter((_, operation) => !areAllCertain || followers[operation]?.length === 0).flat(),
     );
-  return {
-    tools: entries(
-      problem.toolMinutes,
-      operations.map(({ tools }) => tools.map(({ tool }) => tool)),
-    ),
-    faces: entries(
-      problem.faceMinutes,
-      operations.map(({ face }) => [face]),
-    ),
-    postures: entries(
-      problem.postureMinutes,
-      operations.map(({ posture }) => [posture]),
-    ),
-    types: entries(
-      types.map((from) => types.map((to) => setUpMinutes(problem, from, to))),
-      typeUses,
-    ),
+  return new LowerBounds(
+    types,
+    {
+      tools: entries(
+        problem.toolMinutes,
+        operations.map(({ tools }) => tools.map(({ tool }) => tool)),
+      ),
+      faces: entries(
+        problem.faceMinutes,
+        operations.map(({ face }) => [face]),
+      ),
+      postures: entries(
+        problem.postureMinutes,
+        operations.map(({ posture }) => [posture]),
+      ),
+      types: entries(
+        types.map((from) => types.map((to) => setUpMinutes(problem, from, to))),
+        typeUses,
+      ),
+    },
     tail,
-  };
+  );
 }
 
 /** Operations that must come after each one, along clauses without alternatives. */
