@@ -1,70 +1,21 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Disposition } from '@/core/entities/stages';
 import type { Model } from '@/core/procedure/model';
 import { Chance } from '@/core/shared/chance';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
 import { readManifest } from '@/core/intake/readManifest';
+import { knowledgeFor } from '@/core/triage/knowledge';
+import { shopKnowledge } from '@/core/triage/shopKnowledge';
 import { proposeDisposition } from '@/core/triage/proposeDisposition';
 import { readTable } from '@/files/readTable';
 import { projectRoot } from './home';
-import { inventTruth, inventUnit, learn, realMoney, type TrueUnit } from './triageWorld';
-
-const unitsEach = 60;
-/** Each choice is carried out so often, so that luck does not decide between policies. */
-const lives = 10;
+import { inventParcel, inventShop } from '../calibration/inventedTruth';
+import { ShopLog } from '../calibration/shopLog';
 
 const shipped = (): readonly Model[] => {
   const folder = join(projectRoot, 'data', 'models');
   return readdirSync(folder).map((file) => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Model);
 };
-
-type Policy = (unit: TrueUnit, proposed: Disposition) => Disposition;
-
-const policies: readonly (readonly [name: string, policy: Policy])[] = [
-  ['the proposals', (_, proposed) => proposed],
-  ['everything built', () => 'build'],
-  ['everything for parts', () => 'donor'],
-  [
-    'by looks: broken or dead for parts, the rest built',
-    ({ subject }) =>
-      subject.tests.starts === 'fault' || subject.marks.some(({ kind }) => kind === 'crack' || kind === 'liquid')
-        ? 'donor'
-        : 'build',
-  ],
-];
-
-/** Units of a known truth, decided by several policies: what each earns, and how often the stated ranges held. */
-function moneyRows(sought: number): readonly string[] {
-  const chance = new Chance(sought + 11);
-  const earned = policies.map(() => 0);
-  let [held, judged, units] = [0, 0, 0];
-  for (const model of shipped()) {
-    const truth = inventTruth(model, chance);
-    const known = learn(truth, sought, chance);
-    for (let at = 0; at < unitsEach; at += 1) {
-      const unit = inventUnit(truth, chance);
-      const [first] = proposeDisposition(model, unit.subject, known, rules).valued;
-      const proposed = first?.disposition ?? 'recycle';
-      units += 1;
-      policies.forEach(([, policy], index) => {
-        const choice = policy(unit, proposed);
-        for (let life = 0; life < lives; life += 1) {
-          const money = realMoney(unit, choice, known, rules, chance);
-          earned[index] = (earned[index] as number) + money / lives;
-          if (index === 0 && first && life === 0 && (choice === 'build' || choice === 'donor')) {
-            judged += 1;
-            if (money >= first.lowCents && money <= first.highCents) held += 1;
-          }
-        }
-      });
-    }
-  }
-  return policies.map(
-    ([name], index) =>
-      `| ${sought} | ${name} | ${((earned[index] as number) / units / 100).toFixed(2)} | ${index === 0 ? `${held} of ${judged} (${Math.round((100 * held) / judged)} %)` : ''} |`,
-  );
-}
 
 /** A list of ten thousand lines, read and checked. */
 function manifestMs(): number {
@@ -85,13 +36,12 @@ function proposalMs(): readonly number[] {
   const times: number[] = [];
   for (let round = 0; round < 3; round += 1) {
     for (const model of shipped()) {
-      const truth = inventTruth(model, chance);
-      const known = learn(truth, 20, chance);
+      const truth = inventShop([model], { name: 'marked', alike: null, marked: 0.12 }, chance);
+      const known = knowledgeFor(shopKnowledge(new ShopLog().ground([model]), rules), model.id);
       const market = Object.fromEntries(
         Array.from({ length: 5000 }, (_, at) => [`class-${at}`, { stock: 1, usedPerMonth: 1 }]),
       );
-      for (let at = 0; at < 8; at += 1) {
-        const { subject } = inventUnit(truth, chance);
+      for (const { subject } of inventParcel(truth, 8, chance)) {
         const since = performance.now();
         proposeDisposition(model, subject, { ...known, market }, rules);
         if (round > 0) times.push(performance.now() - since);
@@ -110,11 +60,5 @@ export function triageFigures(): readonly string[] {
     `A list of 10,000 lines, read, checked and told row by row: ${manifestMs().toFixed(0)} ms.`,
     '',
     `A proposal with its arithmetic, range and turning point: median ${at(0.5)} ms, p95 ${at(0.95)} ms.`,
-    '',
-    `Made-up truths for all shipped models, ${unitsEach} units of each, every choice carried out ${lives} times:`,
-    '',
-    '| parts of each kind seen before | decided by | money a unit | stated 80 % ranges that held |',
-    '| ---: | --- | ---: | ---: |',
-    ...[4, 20, 100].flatMap((sought) => moneyRows(sought)),
   ];
 }

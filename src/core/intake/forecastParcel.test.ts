@@ -7,6 +7,7 @@ import { forecastParcel, type ParcelItem } from './forecastParcel';
 const models = new Map([phone, handset].map((model) => [`${model.id}@${model.version}`, model]));
 const key = (model: typeof phone) => `${model.id}@${model.version}`;
 const shop = (sought = 0): ShopKnowledge => ({
+  looks: { made: {}, marks: {} },
   known: { shelf: {}, unseen: unseenYield, market: {}, lacking: {}, tests: {} },
   yields: sought
     ? knownYields(

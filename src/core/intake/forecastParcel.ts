@@ -1,17 +1,17 @@
-import type { Unit } from '@/core/entities/entities';
-import type { Weighed } from '@/core/entities/entities';
+import type { Unit, Weighed } from '@/core/entities/entities';
 import type { Disposition } from '@/core/entities/stages';
 import type { Model } from '@/core/procedure/model';
-import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
+import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import { Chance } from '@/core/shared/chance';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { likelierBy, sampleLooks, type Look, type LookOdds } from './looks';
+import { middle80 } from '@/core/statistics/middle80';
 import { drawAmount, drawShare } from '@/core/triage/drawRange';
 import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
-import type { KnownYield } from '@/core/triage/knownYields';
+import { unknownMade, type Belief } from '@/core/triage/knownLooks';
 import { valueDispositions } from '@/core/triage/proposeDisposition';
-import { unknownTest } from '@/core/triage/valueBuild';
-import { planHarvest, type Harvest } from '@/core/triage/valueDonor';
-import { middle80 } from '@/core/statistics/middle80';
+import { drawBuild, fallbackCents, planBuild, unknownTest } from '@/core/triage/valueBuild';
+import { drawDonor, planHarvest, type Harvest } from '@/core/triage/valueDonor';
 
 /** A unit of a parcel, or a line that promises one. */
 export interface ParcelItem {
@@ -47,32 +47,41 @@ export interface ParcelForecast {
   readonly neverSeen: readonly string[];
 }
 
-/** A way a unit of a model could turn out, with what would then be done. */
-interface Turnout {
-  readonly choice: Disposition;
-  readonly cents: number;
-  readonly lowCents: number;
-  readonly highCents: number;
-  readonly harvest: readonly Harvest[];
-  /** How the tests that nobody made came out in it. */
-  readonly tests: readonly { readonly test: DeviceTest; readonly isSound: boolean }[];
-  /** It stands for all the seldom ones together, as often as each other that does. */
-  readonly isSeldom: boolean;
+/** What is drawn once for a whole parcel: units of one parcel come from one hand. */
+interface ParcelDraw extends LookOdds {
+  readonly chance: Chance;
+  readonly yieldOf: (model: string, entry: Harvest) => number;
 }
 
-/** The likeliest ways that tests can come out are told apart, and of the others as many are tried. */
-const likely = 9;
-const seldom = 3;
+/** A way a unit could turn out, with what would then be done. */
+interface Turnout {
+  readonly choice: Disposition;
+  readonly look: Look;
+  /** What it brings, and the names of good parts, by one draw of the parcel. */
+  readonly draw: (parcel: ParcelDraw) => { readonly cents: number; readonly good: readonly string[] };
+}
+
+/** The ways a unit could turn out. */
+interface Turnouts {
+  readonly open: readonly DeviceTest[];
+  readonly looked: readonly Finding[];
+  /** Each as likely as the others, by what is believed. */
+  readonly ways: readonly Turnout[];
+}
+
+/** So many ways stand for all that units of a model could turn out. */
+const ways = 48;
 const draws = 400;
 
 /**
  * What a parcel is expected to give: units to build, parts, money. What is decided counts as it was weighed; the rest turns
- * out as the quick tests of the shop have so far, and is valued as at triage. Units of one parcel come from one hand: the
- * yield of a part, and the share of sound ones of a test, are drawn once for the whole of it, so that what is little known
- * makes the range of the sum wide, and not only that of each unit.
+ * out as units of the shop have so far: what triage finds on them, which tests it makes, how those come out; and is valued as
+ * at triage. Units of one parcel come from one hand: the yield of a part, the share of sound ones of a test and of what is
+ * found, are drawn once for the whole of it, so that what is little known makes the range of the sum wide, and not only that
+ * of each unit. So is how well the ways that were tried stand for all others.
  *
  * @param models  by `ID@VERSION`
- * Cost: twelve valuations for each model, then 400 draws of the parcel
+ * Cost: up to 48 valuations for each model, then 400 draws of the parcel
  */
 export function forecastParcel(
   items: readonly ParcelItem[],
@@ -82,14 +91,14 @@ export function forecastParcel(
 ): ParcelForecast {
   const chance = new Chance(20261126);
   const known = items.filter(({ model }) => model !== null && models.has(model));
-  const turnouts = new Map<ParcelItem, readonly Turnout[]>();
-  const ofModel = new Map<string, readonly Turnout[]>();
+  const turnouts = new Map<ParcelItem, Turnouts>();
+  const ofModel = new Map<string, Turnouts>();
   for (const item of known) {
     const model = models.get(item.model as string) as Model;
-    const isPlain = item.unit === null || Object.keys(item.unit.tests).length + item.unit.marks.length === 0;
-    const shared = isPlain && !item.decided ? ofModel.get(item.model as string) : undefined;
+    const isPlain = isUnseen(item) && !item.decided;
+    const shared = isPlain ? ofModel.get(item.model as string) : undefined;
     const made = shared ?? turnoutsOf(model, item, shop, rules, chance);
-    if (isPlain && !item.decided) ofModel.set(item.model as string, made);
+    if (isPlain) ofModel.set(item.model as string, made);
     turnouts.set(item, made);
   }
   const counts = Array.from({ length: draws }, () => drawParcel(known, turnouts, shop, chance));
@@ -114,123 +123,168 @@ export function forecastParcel(
   };
 }
 
-function turnoutsOf(
-  model: Model,
-  { decided, unit, sought }: ParcelItem,
-  shop: ShopKnowledge,
-  rules: HouseRules,
-  chance: Chance,
-): readonly Turnout[] {
+/** Nobody has looked at it yet. */
+const isUnseen = ({ unit }: ParcelItem): boolean =>
+  unit === null || Object.keys(unit.tests).length + unit.marks.length === 0;
+
+function turnoutsOf(model: Model, item: ParcelItem, shop: ShopKnowledge, rules: HouseRules, chance: Chance): Turnouts {
   const known = knowledgeFor(shop, model.id);
-  const about = unit ?? { revision: null, configuration: null, variant: null, marks: [], tests: {} };
+  const about = item.unit ?? { revision: null, configuration: null, variant: null, marks: [], tests: {} };
   const base = {
     ...about,
     revision: about.revision ?? model.revisions[0]?.id ?? null,
     configuration: about.configuration ?? model.configurations[0]?.id ?? null,
   };
-  if (decided) {
-    const paying = decided.disposition === 'donor' ? (planHarvest(model, base, known, rules)?.harvest ?? []) : [];
-    // Once it has a sheet, what that does not ask for is not sought.
-    const harvest = paying.filter(({ part }) => sought?.includes(part) !== false);
-    return [{ choice: decided.disposition, ...decided, harvest, tests: [], isSeldom: false }];
+  if (item.decided) {
+    const plan = item.decided.disposition === 'donor' ? planHarvest(model, base, known, rules) : null;
+    return { open: [], looked: [], ways: [decidedWay(item.decided, plan?.harvest ?? [], item, model.id)] };
   }
   const open = model.tests.filter((test) => base.tests[test] !== 'sound' && base.tests[test] !== 'fault');
-  return testOutcomes(open, shop, chance).map(({ tests, isSeldom }): Turnout => {
-    const results: Partial<Record<DeviceTest, TestResult>> = { ...base.tests };
-    for (const { test, isSound } of tests) results[test] = isSound ? 'sound' : 'fault';
-    const { valued, harvest } = valueDispositions(model, { ...base, tests: results }, known, rules);
+  const looked = isUnseen(item) ? (Object.keys(shop.looks.marks) as Finding[]) : [];
+  const made = new Map<string, Turnout>();
+  const wayOf = (look: Look): Turnout => {
+    const unit = { ...base, tests: { ...base.tests, ...look.tests }, found: look.found };
+    const { valued, harvest } = valueDispositions(model, unit, known, rules);
     const [first] = valued;
-    return {
-      choice: first?.disposition ?? 'quarantine',
-      cents: first?.cents ?? 0,
-      lowCents: first?.lowCents ?? 0,
-      highCents: first?.highCents ?? 0,
-      harvest: first?.disposition === 'donor' ? (harvest?.harvest ?? []) : [],
-      tests,
-      isSeldom,
-    };
-  });
+    const way = { choice: first?.disposition ?? 'quarantine', look } as const;
+    if (way.choice === 'donor' && harvest) {
+      const draw = drawDonor(model, harvest, rules);
+      return {
+        ...way,
+        draw: (parcel) => {
+          const { cents, good } = draw(parcel.chance, (entry) => parcel.yieldOf(model.id, entry));
+          return { cents, good: good.map(({ name }) => name) };
+        },
+      };
+    }
+    const build = way.choice === 'build' ? planBuild(model, unit, known, rules) : null;
+    if (build) {
+      const draw = drawBuild(build, fallbackCents(build, harvest), rules);
+      return { ...way, draw: (parcel) => ({ cents: draw(parcel.chance, parcel.soundOf), good: [] }) };
+    }
+    const amount = { mean: first?.cents ?? 0, low: first?.lowCents ?? 0, high: first?.highCents ?? 0 };
+    return { ...way, draw: (parcel) => ({ cents: drawAmount(amount, parcel.chance), good: [] }) };
+  };
+  const looks = sampleLooks(open, looked, believedOdds(shop), open.length + looked.length > 0 ? ways : 1, chance);
+  return {
+    open,
+    looked,
+    ways: looks.map((look) => {
+      const key = JSON.stringify([look.tests, look.found]);
+      const way = made.get(key) ?? wayOf(look);
+      made.set(key, way);
+      return way;
+    }),
+  };
 }
 
-const shareOf = (test: DeviceTest, { known }: ShopKnowledge): KnownYield => known.tests[test] ?? unknownTest;
-
-/** How some tests can come out: the likeliest ways, and a few of all the others, as they come. */
-function testOutcomes(open: readonly DeviceTest[], shop: ShopKnowledge, chance: Chance) {
-  const outcomes = open.reduce<readonly (readonly Turnout['tests'][number][])[]>(
-    (all, test) => all.flatMap((tests) => [true, false].map((isSound) => [...tests, { test, isSound }])),
-    [[]],
-  );
-  const odds = new Map(open.map((test) => [test, shareOf(test, shop).share]));
-  const chanceOf = (tests: Turnout['tests']) => chanceOfTests(tests, odds);
-  const sorted = [...outcomes].sort((a, b) => chanceOf(b) - chanceOf(a));
-  const rest = sorted.slice(likely);
-  const drawn = Array.from({ length: Math.min(seldom, rest.length) }, () => {
-    let left = chance.next() * rest.reduce((sum, tests) => sum + chanceOf(tests), 0);
-    return rest.find((tests) => (left -= chanceOf(tests)) < 0) ?? (rest[0] as Turnout['tests']);
-  });
-  return [
-    ...sorted.slice(0, likely).map((tests) => ({ tests, isSeldom: false })),
-    ...drawn.map((tests) => ({ tests, isSeldom: true })),
-  ];
+/** What was decided counts as it was weighed; of a donor, parts come out as they come. */
+function decidedWay(decided: Weighed, paying: readonly Harvest[], { sought }: ParcelItem, model: string): Turnout {
+  const amount = { mean: decided.cents, low: decided.lowCents, high: decided.highCents };
+  // Once it has a sheet, what that does not ask for is not sought.
+  const harvest = paying.filter(({ part }) => sought?.includes(part) !== false);
+  return {
+    choice: decided.disposition,
+    look: { tests: {}, found: [] },
+    draw: (parcel) => {
+      if (decided.disposition !== 'donor') return { cents: drawAmount(amount, parcel.chance), good: [] };
+      const good: string[] = [];
+      // Worth and labour as expected; parts as they come out, by the shares of this draw.
+      let { cents } = decided;
+      for (const entry of harvest) {
+        const { name, soundCents, known, chance: whole } = entry;
+        const share = known.share > 0 ? (parcel.yieldOf(model, entry) * whole) / known.share : 0;
+        const isGood = parcel.chance.happens(share);
+        cents += (Number(isGood) - whole) * soundCents;
+        if (isGood) good.push(name);
+      }
+      return { cents, good };
+    },
+  };
 }
 
-const chanceOfTests = (tests: Turnout['tests'], odds: ReadonlyMap<DeviceTest, number>): number =>
-  tests.reduce((all, { test, isSound }) => {
-    const share = odds.get(test) as number;
-    return all * (isSound ? share : 1 - share);
-  }, 1);
+/** What is known of a share by what it is of. */
+const believed = (shop: ShopKnowledge) => ({
+  sound: (test: DeviceTest): Belief => shop.known.tests[test] ?? unknownTest,
+  made: (test: DeviceTest): Belief => shop.looks.made[test] ?? unknownMade,
+  found: (finding: Finding): Belief => shop.looks.marks[finding] as Belief,
+});
+
+function believedOdds(shop: ShopKnowledge): LookOdds {
+  const { sound, made, found } = believed(shop);
+  return {
+    soundOf: (test) => sound(test).share,
+    madeOf: (test) => made(test).share,
+    foundOf: (finding) => found(finding).share,
+  };
+}
 
 /** One way the whole parcel could go. */
 function drawParcel(
   items: readonly ParcelItem[],
-  turnouts: ReadonlyMap<ParcelItem, readonly Turnout[]>,
+  turnouts: ReadonlyMap<ParcelItem, Turnouts>,
   shop: ShopKnowledge,
   chance: Chance,
 ) {
-  const shares = new Map<string, number>();
-  const odds = new Map<DeviceTest, number>();
+  const parcel = parcelDraw(shop, chance);
+  const sums = new Map<Turnouts, Float64Array>();
   const parts = new Map<string, number>();
   let [builds, donors, cents] = [0, 0, 0];
   for (const item of items) {
-    const turnout = drawTurnout(turnouts.get(item) as readonly Turnout[], odds, shop, chance);
+    const own = turnouts.get(item) as Turnouts;
+    const weights = sums.get(own) ?? summedWeights(own, parcel, shop);
+    sums.set(own, weights);
+    const turnout = own.ways[placeIn(weights, chance.next())] as Turnout;
     if (turnout.choice === 'build') builds += 1;
-    if (turnout.choice !== 'donor') {
-      cents += drawAmount({ mean: turnout.cents, low: turnout.lowCents, high: turnout.highCents }, chance);
-      continue;
-    }
-    donors += 1;
-    // Worth and labour as expected; parts as they come out, by the shares of this draw.
-    cents += turnout.cents;
-    for (const { part, name, soundCents, known, chance: whole } of turnout.harvest) {
-      const key = `${item.model} ${part}`;
-      const share = shares.get(key) ?? drawShare(known, chance);
-      shares.set(key, share);
-      const isGood = chance.happens(known.share > 0 ? (share * whole) / known.share : 0);
-      cents += (Number(isGood) - whole) * soundCents;
-      if (isGood) parts.set(name, (parts.get(name) ?? 0) + 1);
-    }
+    if (turnout.choice === 'donor') donors += 1;
+    const drawn = turnout.draw(parcel);
+    cents += drawn.cents;
+    for (const name of drawn.good) parts.set(name, (parts.get(name) ?? 0) + 1);
   }
   return { builds, donors, parts, cents };
 }
 
-/** How one unit turns out, by the shares of sound ones of this draw. */
-function drawTurnout(
-  turnouts: readonly Turnout[],
-  odds: Map<DeviceTest, number>,
-  shop: ShopKnowledge,
-  chance: Chance,
-): Turnout {
-  for (const { test } of turnouts[0]?.tests ?? []) {
-    if (!odds.has(test)) odds.set(test, drawShare(shareOf(test, shop), chance));
+/** Shares of one draw of the parcel, each drawn when it is first asked for. */
+function parcelDraw(shop: ShopKnowledge, chance: Chance): ParcelDraw {
+  const drawn = new Map<string, number>();
+  const once = (key: string, known: Belief): number => {
+    const share = drawn.get(key) ?? drawShare(known, chance);
+    drawn.set(key, share);
+    return share;
+  };
+  const { sound, made, found } = believed(shop);
+  return {
+    chance,
+    soundOf: (test) => once(`sound ${test}`, sound(test)),
+    madeOf: (test) => once(`made ${test}`, made(test)),
+    foundOf: (finding) => once(`found ${finding}`, found(finding)),
+    yieldOf: (model, { part, known }) => once(`yield ${model} ${part}`, known),
+  };
+}
+
+/**
+ * How often each way comes in this draw of the parcel, summed up: likelier or less by its shares, and by as much as so few
+ * ways may be off (a Bayesian bootstrap).
+ */
+function summedWeights({ open, looked, ways: own }: Turnouts, parcel: ParcelDraw, shop: ShopKnowledge): Float64Array {
+  const odds = believedOdds(shop);
+  let sum = 0;
+  return Float64Array.from(own, ({ look }) => {
+    if (own.length > 1) sum += likelierBy(open, looked, look, parcel, odds) * -Math.log(1 - parcel.chance.next());
+    return sum;
+  });
+}
+
+/** The place of the first sum that is beyond a share of all. */
+function placeIn(sums: Float64Array, share: number): number {
+  const aim = share * (sums.at(-1) ?? 0);
+  let [low, high] = [0, sums.length - 1];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((sums[middle] as number) > aim) high = middle;
+    else low = middle + 1;
   }
-  let left = chance.next();
-  for (const turnout of turnouts) {
-    if (turnout.isSeldom) continue;
-    left -= chanceOfTests(turnout.tests, odds);
-    if (left < 0) return turnout;
-  }
-  const others = turnouts.filter(({ isSeldom }) => isSeldom);
-  return others.length > 0 ? chance.pick(others) : (turnouts.at(-1) as Turnout);
+  return low;
 }
 
 function spanOf(values: readonly number[]): Span {

@@ -10,6 +10,7 @@ const ground: KnowledgeGround = {
   outcomes: [],
   outcomesGiven: [],
   tests: [],
+  looks: { units: [], tests: [], marks: [] },
   resistances: {},
   shelf: {},
   market: {},

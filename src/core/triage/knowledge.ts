@@ -9,6 +9,7 @@ import type { HouseRules } from '@/core/shared/houseRules';
 import { partChance } from '@/core/teardown/worth/partChance';
 import { priceOfPart, worthToday, type Market } from '@/core/teardown/worth/partWorth';
 import type { ResistanceCount } from '@/core/teardown/policy/learnedOdds';
+import type { KnownLooks } from './knownLooks';
 import type { KnownYield } from './knownYields';
 
 /** Builds that wait for a part of a class that nobody has. */
@@ -52,6 +53,7 @@ export interface Knowledge {
 /** The same for all models of a shop. */
 export interface ShopKnowledge {
   readonly known: Omit<Knowledge, 'yields' | 'yieldsGiven' | 'resistances' | 'assumed'>;
+  readonly looks: KnownLooks;
   /** By model. */
   readonly yields: Readonly<Record<string, Knowledge['yields']>>;
   readonly yieldsGiven: Readonly<Record<string, Knowledge['yieldsGiven']>>;

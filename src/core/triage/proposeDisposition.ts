@@ -7,7 +7,7 @@ import { predictSale } from '@/core/sale/predictSale';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Knowledge, Subject } from './knowledge';
-import { buildCents, planBuild, unknownTest, valueBuild } from './valueBuild';
+import { buildCents, fallbackCents, planBuild, unknownTest, valueBuild } from './valueBuild';
 import { planHarvest, valueDonor, type DonorPlan, type Harvest } from './valueDonor';
 import type { Valued } from './valued';
 import { message, type Message } from '@/core/shared/message';
@@ -47,7 +47,7 @@ export function valueDispositions(model: Model, unit: Subject, known: Knowledge,
   const harvest = planHarvest(model, unit, known, rules);
   const donor = valueDonor(model, harvest, known, rules);
   const weighed: readonly Valued[] = [
-    valueBuild(model, unit, known, rules, harvest?.cents ?? 0),
+    valueBuild(model, unit, known, rules, harvest),
     donor,
     valueAsIs(model, unit, known, rules),
     {
@@ -139,17 +139,22 @@ function turnOf(
   const isFirst = first.disposition === 'donor';
   const rival = isFirst ? second : first;
   const build = rival.disposition === 'build' ? planBuild(model, unit, known, rules) : null;
-  // How much more than its rival the donor brings.
-  const lead = (donorCents: number) =>
-    donorCents - (build && donorCents > 0 ? buildCents(build, donorCents, rules) : rival.cents);
+  // How much more than its rival a donor of so many cents brings, when so much is left where the rival fails.
+  const ahead = (donorCents: number, fallback: number) =>
+    donorCents - (build ? buildCents(build, fallback, rules) : rival.cents);
+  const lead = (plan: DonorPlan | null) => ahead(plan?.cents ?? 0, build ? fallbackCents(build, plan) : 0);
+  const leadIf = (part: string, share: number) =>
+    lead(planHarvest(model, unit, { ...known, assumed: { part, share } }, rules));
   const leadAt = ({ part, soundCents, chance, known: odds, partner }: Harvest, share: number): number => {
     const isPlain = partner === null && (getModelPart(model, part).transfers ?? []).length === 0;
     // As it is planned now it brings at least so much, and planned anew no more than what the part gains: often enough.
     const least = harvest.cents + Math.min(0, odds.share > 0 ? share / odds.share - 1 : 0) * chance * soundCents;
-    if (isPlain && least > 0 && lead(least) > 0 && isFirst) return lead(least);
+    if (isPlain && least > 0 && ahead(least, least) > 0 && isFirst) return ahead(least, least);
     const most = harvest.cents + Math.max(0, share - odds.share) * soundCents;
-    if (isPlain && lead(most) <= 0 && !isFirst) return lead(most);
-    return lead(planHarvest(model, unit, { ...known, assumed: { part, share } }, rules)?.cents ?? 0);
+    // What is left where the rival fails is taken to be as much as now, without the part.
+    const rest = build ? Math.max(0, fallbackCents(build, harvest) - chance * soundCents) : 0;
+    if (isPlain && ahead(most, rest) <= 0 && !isFirst) return ahead(most, rest);
+    return leadIf(part, share);
   };
   const turns = [...harvest.harvest]
     .sort((a, b) => b.soundCents - a.soundCents)
@@ -159,9 +164,7 @@ function turnOf(
       const end = isFirst ? 0 : 1;
       const atEnd = leadAt(entry, end);
       if (atEnd > 0 === isFirst) return [];
-      const turnsAt = whereItTurns([odds.share, lead(harvest.cents)], [end, atEnd], (share) =>
-        lead(planHarvest(model, unit, { ...known, assumed: { part, share } }, rules)?.cents ?? 0),
-      );
+      const turnsAt = whereItTurns([odds.share, lead(harvest)], [end, atEnd], (share) => leadIf(part, share));
       return [{ part, name, share: odds.share, turnsAt, to: isFirst ? rival.disposition : 'donor' }];
     });
   return turns.sort((a, b) => Math.abs(a.turnsAt - a.share) - Math.abs(b.turnsAt - b.share))[0] ?? null;

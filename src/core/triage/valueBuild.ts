@@ -6,6 +6,7 @@ import type { Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
 import { lockTests, type DeviceTest } from '@/core/procedure/vocabulary';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
+import type { Chance } from '@/core/shared/chance';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { movesOn, type Move } from '@/core/teardown/worth/movesOf';
 import type { Brought } from '@/core/procedure/transfers';
@@ -15,6 +16,7 @@ import { drawMinutes, drawRange, drawShare } from './drawRange';
 import type { Knowledge, Subject } from './knowledge';
 import type { KnownYield } from './knownYields';
 import type { Valued } from './valued';
+import type { DonorPlan } from './valueDonor';
 import { message } from '@/core/shared/message';
 
 /** What is assumed of a test that was never noted on any unit: as if ten had been, and most were sound. */
@@ -73,6 +75,12 @@ export interface BuildPlan {
   readonly odds: readonly KnownYield[];
   /** Chance that none of them hides a fault. */
   readonly holds: number;
+  /** Tests that may show a fault at Prove: of all that fail, the share that fails by this one, and the parts it makes scrap. */
+  readonly failing: readonly {
+    readonly test: DeviceTest;
+    readonly share: number;
+    readonly spoils: ReadonlySet<string>;
+  }[];
   /** What moves to the assemblies that go in, and what may break with it in expected cents. */
   readonly moves: readonly Move[];
   readonly movingRisk: number;
@@ -96,7 +104,9 @@ export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: 
   const { steps } = sheet.value;
   const prices = pricesAround(model, unit, sellsAt, rules);
   const costs = sellingCosts(Math.round(meanPrice(prices)), rules);
-  const odds = openTests(model, unit, targets).map((test) => known.tests[test] ?? unknownTest);
+  const open = openTests(model, unit, targets);
+  const odds = open.map((test) => known.tests[test] ?? unknownTest);
+  const fails = odds.reduce((sum, { share }) => sum + 1 - share, 0);
   return {
     needed,
     parts,
@@ -108,6 +118,14 @@ export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: 
     minutes: steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0),
     odds,
     holds: odds.reduce((product, { share }) => product * share, 1),
+    failing: open.map((test, at) => {
+      const faulty = neededParts(model, { ...unit, tests: { ...unit.tests, [test]: 'fault' } });
+      return {
+        test,
+        share: fails > 0 ? (1 - (odds[at] as KnownYield).share) / fails : 0,
+        spoils: new Set(faulty.map(({ id }) => id)),
+      };
+    }),
     costs,
     moves,
     movingRisk,
@@ -131,53 +149,58 @@ function pricesAround(model: Model, { variant }: Subject, grade: SaleGrade, rule
 const meanPrice = (prices: BuildPlan['prices']): number =>
   prices.reduce((sum, { cents, share }) => sum + cents * share, 0);
 
+/**
+ * What is left of a build that fails at Prove: a donor, but for the parts that the fault makes scrap. Taken as one fault at a
+ * time, and as the unit would be taken apart without it.
+ */
+export function fallbackCents({ failing }: BuildPlan, harvest: DonorPlan | null): number {
+  if (!harvest) return 0;
+  return failing.reduce((sum, { share, spoils }) => {
+    const lost = harvest.harvest
+      .filter(({ part, partner }) => spoils.has(part) || (partner !== null && spoils.has(partner)))
+      .reduce((all, { soundCents, chance }) => all + soundCents * chance, 0);
+    return sum + share * Math.max(0, harvest.cents - lost);
+  }, 0);
+}
+
 /** Expected cents of a build that falls back on something when it fails. */
 export const buildCents = (
   { holds, restCents, consumables, minutes }: BuildPlan,
-  fallbackCents: number,
+  fallback: number,
   { labourCentsPerMinute }: HouseRules,
 ): number =>
-  Math.round(
-    holds * restCents + (1 - holds) * (Math.max(0, fallbackCents) - consumables) - minutes * labourCentsPerMinute,
-  );
+  Math.round(holds * restCents + (1 - holds) * (Math.max(0, fallback) - consumables) - minutes * labourCentsPerMinute);
 
 /**
  * What a unit leaves when it is built and sold: its price at the grade it would have, less what selling costs, the parts it needs (at what they
  * would bring otherwise), what is renewed, and the minutes of the very sheet the bench would get. What was not tested may
  * fail at Prove, and then the work is lost and what is left is a donor.
  *
- * @param fallbackCents  what it brings in parts when it fails
+ * @param harvest  how far it pays as a donor now
  */
 export function valueBuild(
   model: Model,
   unit: Subject,
   known: Knowledge,
   rules: HouseRules,
-  fallbackCents: number,
+  harvest: DonorPlan | null,
 ): Valued {
   const plan = planBuild(model, unit, known, rules);
   if (!plan) {
     const nothing = { disposition: 'build', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
     return { ...nothing, because: message('triage.partsNeedsCannotBeReached'), isPossible: false };
   }
-  const { needed, parts, sellsAt, price, prices, costs, consumables, steps, minutes, odds, holds } = plan;
+  const { needed, parts, sellsAt, price, prices, costs, consumables, minutes, odds, holds } = plan;
   const work = minutes * rules.labourCentsPerMinute;
   const rest = plan.restCents;
-  // The parts come out again when it fails, so they are not lost.
-  const failed = Math.max(0, fallbackCents) - consumables;
+  const fallback = fallbackCents(plan, harvest);
+  const failed = fallback - consumables;
   const lacking = needed.find((part) => !known.shelf[part.interchange]);
-  const range = drawRange((chance) => {
-    const isSold = odds.every((odd) => chance.happens(drawShare(odd, chance)));
-    const drawn = chance.next();
-    let sum = 0;
-    const sold = prices.find(({ share }) => drawn < (sum += share)) ?? prices[1];
-    const off = (sold?.cents ?? price) - Math.round(meanPrice(prices));
-    const brought = isSold ? rest + off * (1 - rules.selling.feeShare) : failed;
-    return brought - drawMinutes(steps, chance) * rules.labourCentsPerMinute;
-  });
+  const draw = drawBuild(plan, fallback, rules);
+  const range = drawRange((chance) => draw(chance));
   return {
     disposition: 'build',
-    cents: buildCents(plan, fallbackCents, rules),
+    cents: buildCents(plan, fallback, rules),
     lowCents: Math.round(range.low),
     highCents: Math.round(range.high),
     because: message('triage.needsNoPartSellsAt', {
@@ -218,5 +241,31 @@ export function valueBuild(
           ]
         : []),
     ],
+  };
+}
+
+/**
+ * Ways a build could turn out: whether a fault comes to light that nobody tested for, how it is graded, how long it takes.
+ *
+ * @returns a draw of what it leaves, which takes how often a test comes out sound by the belief itself unless it is said
+ */
+export function drawBuild(
+  { odds, failing, prices, price, restCents, consumables, steps }: BuildPlan,
+  fallback: number,
+  rules: HouseRules,
+): (chance: Chance, shareOf?: (test: DeviceTest) => number) => number {
+  // The parts come out again when it fails, so they are not lost.
+  const failed = fallback - consumables;
+  const mean = Math.round(meanPrice(prices));
+  return (chance, shareOf) => {
+    const isSold = failing.every(({ test }, at) =>
+      chance.happens(shareOf ? shareOf(test) : drawShare(odds[at] as KnownYield, chance)),
+    );
+    const drawn = chance.next();
+    let sum = 0;
+    const sold = prices.find(({ share }) => drawn < (sum += share)) ?? prices[1];
+    const off = (sold?.cents ?? price) - mean;
+    const brought = isSold ? restCents + off * (1 - rules.selling.feeShare) : failed;
+    return brought - drawMinutes(steps, chance) * rules.labourCentsPerMinute;
   };
 }

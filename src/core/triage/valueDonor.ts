@@ -4,13 +4,16 @@ import { capIn, scrapBy } from '@/core/findings/partHarm';
 import { neededParts } from '@/core/sale/slots';
 import { boundPartner } from '@/core/procedure/boundPartner';
 import { getModelPart, type Model } from '@/core/procedure/model';
+import type { Operation } from '@/core/procedure/operations';
 import { operationsFor } from '@/core/procedure/situation';
 import { modelBySchools } from '@/core/schools/modelBySchools';
 import { saleGrades } from '@/core/shared/grades';
+import type { Chance } from '@/core/shared/chance';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { meanMinutes } from '@/core/teardown/attendedMinutes';
 import { harvestPlan } from '@/core/teardown/joint/harvestPlan';
-import { chargedMinutes, movesSaved, soundAlong } from '@/core/teardown/joint/planMoney';
+import { changeMinutes, chargedMinutes, movesSaved, soundAlong } from '@/core/teardown/joint/planMoney';
+import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
 import { priceOfPart } from '@/core/teardown/worth/partWorth';
 import { savedMoves } from '@/core/teardown/worth/savedMoves';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
@@ -38,6 +41,12 @@ export interface DonorPlan {
   readonly harvest: readonly Harvest[];
   /** What a technician would be given to do. */
   readonly steps: readonly SheetStep[];
+  /** How it is taken apart: operations in their order, how each joint that may resist is tried, minutes between them. */
+  readonly way: {
+    readonly operations: readonly Operation[];
+    readonly policies: ReadonlyMap<string, LadderPolicy>;
+    readonly changeMinutes: number;
+  };
   /** What assemblies save that come out with their parts on. */
   readonly savedCents: number;
   /** Consumables of joints that resist, as often as they do. */
@@ -75,12 +84,13 @@ export function planHarvest(written: Model, unit: Subject, known: Knowledge, rul
     offered.map(({ part }) => part),
     rules,
   );
+  const operations = operationsFor(model, { ...unit, findings });
   const plan = harvestPlan(
     {
       model,
       postures: model.postures,
       findings,
-      operations: operationsFor(model, { ...unit, findings }),
+      operations,
       isAllowed: ({ destroys = [] }) => destroys.every((part) => scrap.has(part)),
       resistances: known.resistances,
     },
@@ -113,6 +123,16 @@ export function planHarvest(written: Model, unit: Subject, known: Knowledge, rul
   return {
     harvest,
     steps,
+    way: {
+      operations: plan.operations,
+      policies: new Map(
+        operations.flatMap(({ id }, at) => {
+          const policy = plan.resists[at]?.policy;
+          return policy ? [[id, policy] as const] : [];
+        }),
+      ),
+      changeMinutes: changeMinutes(problem, best.order),
+    },
     minutes,
     worthCents,
     savedCents,
@@ -127,23 +147,9 @@ export function valueDonor(model: Model, plan: DonorPlan | null, known: Knowledg
     const nothing = { disposition: 'donor', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
     return { ...nothing, because: message('triage.noPartInWorthTaking'), isPossible: false };
   }
-  const { harvest, steps, minutes, worthCents, savedCents, usedCents, cents } = plan;
-  const factors = harvest.map(({ part }) => gradeFactors(model, part, rules));
-  // Changes of set-up are as long whatever happens; the steps are not.
-  const changes = minutes - steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0);
-  const range = drawRange((chance) => {
-    const comes = harvest.map(({ known: odds, chance: own, partner }) => {
-      const others = partner === null ? 1 : (harvest.find(({ part }) => part === partner)?.known.share ?? 1);
-      const spared = odds.share > 0 && others > 0 ? own / (odds.share * others) : 0;
-      return chance.happens(drawShare(odds, chance) * spared);
-    });
-    const brought = harvest.reduce((sum, { soundCents, partner }, at) => {
-      const isWhole = partner === null || comes[harvest.findIndex(({ part }) => part === partner)] === true;
-      if (!comes[at] || !isWhole) return sum;
-      return sum + soundCents * drawFactor(factors[at] as Factors, chance.next());
-    }, savedCents - usedCents);
-    return brought - (drawMinutes(steps, chance) + changes) * rules.labourCentsPerMinute;
-  });
+  const { harvest, minutes, worthCents, savedCents, usedCents, cents } = plan;
+  const draw = drawDonor(model, plan, rules);
+  const range = drawRange((chance) => draw(chance).cents);
   const best = harvest.reduce((top, entry) =>
     entry.soundCents * entry.chance > top.soundCents * top.chance ? entry : top,
   );
@@ -174,6 +180,41 @@ export function valueDonor(model: Model, plan: DonorPlan | null, known: Knowledg
         cents: -Math.round(minutes * rules.labourCentsPerMinute),
       },
     ],
+  };
+}
+
+/** One way a teardown could go: what is left of it, and the parts that come out good. */
+export type DonorDraw = (
+  chance: Chance,
+  shareOf?: (entry: Harvest) => number,
+) => { readonly cents: number; readonly good: readonly Harvest[] };
+
+/**
+ * Ways a donor could turn out: which parts come out, how they are graded, how long the steps take.
+ *
+ * @returns a draw, which takes how often each part comes out by the belief itself unless it is said
+ */
+export function drawDonor(model: Model, plan: DonorPlan, rules: HouseRules): DonorDraw {
+  const { harvest, steps, minutes, savedCents, usedCents } = plan;
+  const factors = harvest.map(({ part }) => gradeFactors(model, part, rules));
+  // Changes of set-up are as long whatever happens; the steps are not.
+  const changes = minutes - steps.reduce((sum, step) => sum + meanMinutes(step.minutes), 0);
+  return (chance, shareOf = ({ known }) => drawShare(known, chance)) => {
+    const comes = harvest.map((entry) => {
+      const { known: odds, chance: own, partner } = entry;
+      const others = partner === null ? 1 : (harvest.find(({ part }) => part === partner)?.known.share ?? 1);
+      const spared = odds.share > 0 && others > 0 ? own / (odds.share * others) : 0;
+      return chance.happens(shareOf(entry) * spared);
+    });
+    const good = harvest.filter(({ partner }, at) => {
+      const isWhole = partner === null || comes[harvest.findIndex(({ part }) => part === partner)] === true;
+      return comes[at] === true && isWhole;
+    });
+    const brought = good.reduce(
+      (sum, entry) => sum + entry.soundCents * drawFactor(factors[harvest.indexOf(entry)] as Factors, chance.next()),
+      savedCents - usedCents,
+    );
+    return { good, cents: brought - (drawMinutes(steps, chance) + changes) * rules.labourCentsPerMinute };
   };
 }
 

@@ -5,16 +5,18 @@ import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { shelfStock } from '@/data/parts/partRepository';
 import { marketNow } from '@/data/plans/planGround';
 import { unitsAt } from '@/data/units/unitRepository';
+import { lookCounts } from '@/data/yields/lookCounts';
 import { outcomeCounts, outcomeCountsGiven } from '@/data/yields/outcomeCounts';
 import { resistanceCounts } from '@/data/yields/resistanceCounts';
 import { testCounts } from '@/data/yields/testCounts';
 
 /** What proposals hang on, as it is counted: `shopKnowledge` makes knowledge of it. */
 export async function knowledgeGround(db: Knex, now: Date): Promise<KnowledgeGround> {
-  const [outcomes, outcomesGiven, tests, resistances, shelf, market, units] = await Promise.all([
+  const [outcomes, outcomesGiven, tests, looks, resistances, shelf, market, units] = await Promise.all([
     outcomeCounts(db),
     outcomeCountsGiven(db),
     testCounts(db),
+    lookCounts(db),
     resistanceCounts(db),
     shelfStock(db),
     marketNow(db, now),
@@ -25,5 +27,5 @@ export async function knowledgeGround(db: Knex, now: Date): Promise<KnowledgeGro
     const model = modelAmong(models, unit);
     return model ? [{ unit, model }] : [];
   });
-  return { outcomes, outcomesGiven, tests, resistances, shelf, market, waiting };
+  return { outcomes, outcomesGiven, tests, looks, resistances, shelf, market, waiting };
 }

@@ -110,6 +110,10 @@ export function chargedMinutes(problem: PlanProblem, order: readonly Placed[]): 
   );
 }
 
+/** Minutes of it between the operations: changes of set-up, and waits beside the hand that nothing fills. */
+export const changeMinutes = ({ sequence }: PlanProblem, order: readonly Placed[]): number =>
+  timeOrder(sequence, order).reduce((sum, { setUp, waiting }) => sum + setUp + waiting, 0);
+
 /** Minutes of an order from beginning to end, waits included. */
 export const minutesAlong = ({ sequence }: PlanProblem, order: readonly Placed[]): number =>
   endOf(sequence, timeOrder(sequence, order));

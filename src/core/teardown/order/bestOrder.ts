@@ -258,7 +258,7 @@ class Search {
       this.release(open, at);
     };
     doIt(operation, way);
-    for (let next = this.nextIn(way.type, open, readyAt, clock); next; ) {
+    for (let next = this.nextIn(way.type, open, readyAt, clock); next;) {
       doIt(next.operation, next.way);
       next = this.nextIn(way.type, open, readyAt, clock);
     }
@@ -284,7 +284,10 @@ class Search {
     readyAt: Float64Array,
     clock: number,
   ): { readonly operation: number; readonly way: Way } | null {
-    for (const found of this.compiled.quickestIn[type] as readonly { readonly operation: number; readonly way: Way }[]) {
+    for (const found of this.compiled.quickestIn[type] as readonly {
+      readonly operation: number;
+      readonly way: Way;
+    }[]) {
       const { operation, way } = found;
       if (open[operation] !== 0 || !this.canClose(operation, open, readyAt, clock)) continue;
       if (this.isAtItsLeast(open, operation, way)) return found;

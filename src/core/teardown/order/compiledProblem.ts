@@ -159,9 +159,7 @@ function exchangesOf(
         return [...mine].every((any) => theirs.has(any)) && (theirs.size > mine.size || other < own);
       }),
     ),
-    comesAfter: likeIt.map((others, own) =>
-      followers[own]?.length === 0 && ways[own]?.length === 1 ? others : [],
-    ),
+    comesAfter: likeIt.map((others, own) => (followers[own]?.length === 0 && ways[own]?.length === 1 ? others : [])),
   };
 }
 

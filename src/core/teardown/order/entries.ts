@@ -7,10 +7,12 @@ interface Prices {
   readonly through: Float64Array;
   /** What is paid in any case: the last is not left, and where going through costs less than nothing it is done all the time. */
   readonly fixed: number;
+  /** Per tool, from where it is entered at its price. */
+  readonly nearest: Int32Array;
 }
 
 const mostPrices = 10;
-const tuningSteps = 150;
+const tuningSteps = 100;
 
 /**
  * What entering the tools (or faces, postures, whole set-ups) that are still needed costs at least.
@@ -102,17 +104,26 @@ export class Entries {
   }
 
   private pricesFrom(leave: Float64Array): Prices {
-    const through = new Float64Array(this.size);
-    let fixed = this.ends.length > 0 ? -Math.max(...this.ends.map((use) => leave[use] as number)) : 0;
-    for (let to = 0; to < this.size; to += 1) {
-      let enter = this.size > 1 ? Infinity : 0;
-      for (let from = 0; from < this.size; from += 1)
-        if (from !== to) enter = Math.min(enter, (this.minutes[from]?.[to] as number) - (leave[from] as number));
+    const { size, minutes } = this;
+    const through = new Float64Array(size);
+    const nearest = new Int32Array(size).fill(-1);
+    let fixed = 0;
+    for (const use of this.ends) fixed = Math.max(fixed, leave[use] as number);
+    fixed = -fixed;
+    for (let to = 0; to < size; to += 1) {
+      let enter = size > 1 ? Infinity : 0;
+      for (let from = 0; from < size; from += 1) {
+        if (from === to) continue;
+        const own = ((minutes[from] as readonly number[])[to] as number) - (leave[from] as number);
+        if (own >= enter) continue;
+        enter = own;
+        nearest[to] = from;
+      }
       const own = enter + (leave[to] as number);
       through[to] = Math.max(0, own);
       fixed += Math.min(0, own) * (this.atMost[to] as number);
     }
-    return { leave, through, fixed };
+    return { leave, through, fixed, nearest };
   }
 
   /**
@@ -177,23 +188,19 @@ export class Entries {
     if (reached > known + slack) this.prices.push(best);
   }
 
-  private slopeAt({ leave, through }: Prices, current: number): Float64Array {
+  private slopeAt({ leave, through, nearest }: Prices, current: number): Float64Array {
     const slope = new Float64Array(this.size);
-    const add = (use: number, by: number) => (slope[use] = (slope[use] as number) + by);
-    add(current, 1);
+    slope[current] = 1;
     for (let to = 0; to < this.size; to += 1) {
-      const times = (through[to] as number) > 0 ? (this.most[to] as number) : (this.atMost[to] as number);
+      const times = ((through[to] as number) > 0 ? this.most[to] : this.atMost[to]) as number;
       if (times === 0) continue;
-      let nearest = to === 0 ? 1 : 0;
-      const enter = (from: number) => (this.minutes[from]?.[to] as number) - (leave[from] as number);
-      for (let from = 0; from < this.size; from += 1) if (from !== to && enter(from) < enter(nearest)) nearest = from;
-      add(to, times);
-      add(nearest, -times);
+      const from = nearest[to] as number;
+      slope[to] = (slope[to] as number) + times;
+      slope[from] = (slope[from] as number) - times;
     }
     let last = -1;
     for (const use of this.ends) if (last === -1 || (leave[use] as number) > (leave[last] as number)) last = use;
-    if (last !== -1) add(last, -1);
+    if (last !== -1) slope[last] = (slope[last] as number) - 1;
     return slope;
   }
 }
-
