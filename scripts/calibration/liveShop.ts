@@ -25,11 +25,11 @@ export interface Life {
   readonly unitsEach: number;
   /** Models that a shop deals with, of those that are given. */
   readonly modelsEach: number;
-  /** Whether every other answer to every school is followed as well. */
-  readonly hasSchools: boolean;
+  /** In one shop of so many every other answer to every school is followed as well: it takes as long as all the rest. */
+  readonly schoolsEvery: number;
 }
 
-export const usualLife: Life = { parcels: 3, unitsEach: 12, modelsEach: 2, hasSchools: true };
+export const usualLife: Life = { parcels: 3, unitsEach: 12, modelsEach: 2, schoolsEvery: 4 };
 
 export const byProposals = 'the proposals, with what the shop has learned so far';
 export const byPerfect = 'the same sums with perfect knowledge of every share';
@@ -59,7 +59,14 @@ export function liveShop(seed: number, models: readonly Model[], world: World, l
   for (let parcel = 0; parcel < life.parcels; parcel += 1) {
     const units = inventParcel(truth, life.unitsEach, chance);
     const shop = shopKnowledge(log.ground(own), startingHouseRules);
-    const outcomes = decide(units, shop, truth, count, parcel === 0 ? 'first' : 'later', life.hasSchools);
+    const outcomes = decide(
+      units,
+      shop,
+      truth,
+      count,
+      parcel === 0 ? 'first' : 'later',
+      seed % life.schoolsEvery === 0,
+    );
     forecast(units, shop, outcomes, count, parcel === 0 ? 'first' : 'later');
     units.forEach((unit, at) => log.note(unit, (outcomes[at] as Decided).outcome));
   }
@@ -67,7 +74,7 @@ export function liveShop(seed: number, models: readonly Model[], world: World, l
     const works = truth.works.get(test as DeviceTest);
     if (known && works !== undefined) count.range('share of sound ones of a quick test, at the end', known, works);
   }
-  return count.tally;
+  return count.tally(byPerfect);
 }
 
 function someOf(models: readonly Model[], count: number, chance: Chance): readonly Model[] {

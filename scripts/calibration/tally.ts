@@ -4,14 +4,17 @@ export type Held = Readonly<Record<'inside' | 'below' | 'above', number>>;
 /** What was expected, and what came of it, summed. */
 export type Means = Readonly<Record<'said' | 'came', number>>;
 
+/** Cents a unit; over how many shops; what perfect knowledge earned in the same shops; and squares of the differences. */
+export type Earned = Readonly<Record<'sum' | 'squares' | 'shops' | 'perfect', number>>;
+
 /** What one shop's life, or many, add up to. */
 export interface Tally {
   readonly shops: number;
   readonly units: number;
   /** By what the range is of. */
   readonly ranges: Readonly<Record<string, Held>>;
-  /** Cents by who decided, and the sum of their squares over shops, a unit. */
-  readonly money: Readonly<Record<string, Readonly<Record<'sum' | 'squares', number>>>>;
+  /** Cents a unit by who decided, summed over shops. */
+  readonly money: Readonly<Record<string, Earned>>;
   /** Said and come true, summed: what was expected of all that was forecast. */
   readonly means: Readonly<Record<string, Means>>;
 }
@@ -62,10 +65,15 @@ export class Counting {
     this.units += 1;
   }
 
-  get tally(): Tally {
+  /** @param perfect  who decided with perfect knowledge */
+  tally(perfect: string): Tally {
     const { units, ranges, means } = this;
+    const eachUnit = (by: string) => (this.cents[by] ?? 0) / units;
     const money = Object.fromEntries(
-      Object.entries(this.cents).map(([by, cents]) => [by, { sum: cents / units, squares: (cents / units) ** 2 }]),
+      Object.keys(this.cents).map((by): [string, Earned] => {
+        const sum = eachUnit(by);
+        return [by, { sum, squares: (sum - eachUnit(perfect)) ** 2, shops: 1, perfect: eachUnit(perfect) }];
+      }),
     );
     return { shops: 1, units, ranges, means, money };
   }

@@ -10,7 +10,8 @@ import { drawAmount, drawShare } from '@/core/triage/drawRange';
 import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
 import { unknownMade, type Belief } from '@/core/triage/knownLooks';
 import { valueDispositions } from '@/core/triage/proposeDisposition';
-import { drawBuild, fallbackCents, planBuild, unknownTest } from '@/core/triage/valueBuild';
+import { unknownTest } from '@/core/triage/knownYields';
+import { drawBuild, fallbackCents, planBuild } from '@/core/triage/valueBuild';
 import { drawDonor, planHarvest, type Harvest } from '@/core/triage/valueDonor';
 
 /** A unit of a parcel, or a line that promises one. */

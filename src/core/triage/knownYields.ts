@@ -1,5 +1,4 @@
 import type { KnownShare } from '@/core/teardown/worth/partChance';
-import { jeffreysInterval } from '@/core/statistics/jeffreysInterval';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import { pooledWeight } from '@/core/statistics/pooledWeight';
 import { shrunkShare } from '@/core/statistics/shrunkShare';
@@ -9,23 +8,48 @@ import type { OutcomeCount } from '@/core/yields/harvestYield';
 export type KnownYield = KnownShare;
 
 const level = 0.8;
-const known = (good: number, sought: number): KnownYield => {
-  const { low, high } = jeffreysInterval(good, sought, level);
-  // The mean of the same Beta that the interval is cut from: never quite 0 or 1.
-  return { share: (good + 0.5) / (sought + 1), low, high, weight: sought + 1 };
-};
 
-/** A part that was never sought counts like one that came out good once: hopeful, and as wide as one trial is. */
-export const unseenYield: KnownYield = known(1, 1);
+/** What a shop expects that has sought nothing: as if one part had come out good, and another half. Hopeful, and wide. */
+const start = { good: 1.5, sought: 2 };
+/** So many trials what is known of other parts counts for, before the counts say it. */
+const startingPartWeight = 4;
 
-/** Yields by model and part. Computed once on the server: the quantiles are too heavy for a first load. */
+/** A part that was never sought in a shop that has sought none. */
+export const unseenYield: KnownYield = shrunkShare(0, 0, start.good / start.sought, start.sought, level);
+
+interface Tried {
+  readonly good: number;
+  readonly sought: number;
+}
+
+/** Each drawn towards what the others give: the less is known of it, the more, and by as much as they are alike. */
+function pooled(counts: readonly Tried[], before: Tried, startingWeight: number): readonly KnownYield[] {
+  const good = counts.reduce((sum, count) => sum + count.good, before.good);
+  const sought = counts.reduce((sum, count) => sum + count.sought, before.sought);
+  const known = counts.map((count) => ({ ...count, prior: (good - count.good) / (sought - count.sought) }));
+  const weight = pooledWeight(known, startingWeight);
+  return known.map((count) => shrunkShare(count.good, count.sought, count.prior, weight, level));
+}
+
+/**
+ * Yields by model and part. Of a part that was seldom sought little is believed: it is drawn towards what the others of the
+ * shop give, by a weight that the counts themselves say. Computed once on the server: the quantiles are too heavy for a first
+ * load.
+ */
 export function knownYields(
   counts: readonly OutcomeCount[],
 ): Readonly<Record<string, Readonly<Record<string, KnownYield>>>> {
   const yields: Record<string, Record<string, KnownYield>> = {};
-  for (const { modelId, partRef, good, sought } of counts) (yields[modelId] ??= {})[partRef] = known(good, sought);
+  pooled(counts, start, startingPartWeight).forEach((known, at) => {
+    const { modelId, partRef } = counts[at] as OutcomeCount;
+    (yields[modelId] ??= {})[partRef] = known;
+  });
   return yields;
 }
+
+/** What to expect of a part that was never sought: what the shop's parts give, as widely as they differ. */
+export const knownUnseen = (counts: readonly OutcomeCount[]): KnownYield =>
+  pooled([...counts, { good: 0, sought: 0 }], start, start.sought).at(-1) as KnownYield;
 
 /** So many trials what is known of other units counts for, where one condition is asked about and nothing says how many. */
 const startingWeight = 6;
@@ -44,7 +68,7 @@ export function knownYieldsGiven(
   const known = counts.map((count) => {
     const own = whole.get(`${count.modelId}/${count.partRef}`);
     const [good, sought] = [(own?.good ?? count.good) - count.good, (own?.sought ?? count.sought) - count.sought];
-    return { ...count, prior: sought > 0 ? (good + 0.5) / (sought + 1) : unseenYield.share };
+    return { ...count, prior: (good + start.good) / (sought + start.sought) };
   });
   const weight = pooledWeight(known, startingWeight);
   const yields: Record<string, Partial<Record<Finding, Record<string, KnownYield>>>> = {};
@@ -55,8 +79,26 @@ export function knownYieldsGiven(
   return yields;
 }
 
-/** How often quick tests come out sound, from what was noted on units so far. */
-export const knownTests = (
+/** Quick tests before any was noted: as if ten had been, and most were sound. */
+const startingTests: Tried = { good: 8.5, sought: 10 };
+
+/** What is assumed of a test that was never noted on any unit. */
+export const unknownTest: KnownYield = shrunkShare(
+  0,
+  0,
+  startingTests.good / startingTests.sought,
+  startingTests.sought,
+  level,
+);
+
+/** How often quick tests come out sound, from what was noted on units so far, each drawn towards the others. */
+export function knownTests(
   counts: readonly { readonly test: DeviceTest; readonly sound: number; readonly noted: number }[],
-): Readonly<Partial<Record<DeviceTest, KnownYield>>> =>
-  Object.fromEntries(counts.map(({ test, sound, noted }) => [test, known(sound, noted)]));
+): Readonly<Partial<Record<DeviceTest, KnownYield>>> {
+  const known = pooled(
+    counts.map(({ sound, noted }) => ({ good: sound, sought: noted })),
+    startingTests,
+    startingTests.sought,
+  );
+  return Object.fromEntries(counts.map(({ test }, at) => [test, known[at] as KnownYield]));
+}

@@ -2,7 +2,7 @@ import type { Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Knowledge, ShopKnowledge } from './knowledge';
-import { knownTests, knownYields, knownYieldsGiven, unseenYield } from './knownYields';
+import { knownTests, knownUnseen, knownYields, knownYieldsGiven } from './knownYields';
 import { knownLooks, type LookGround } from './knownLooks';
 import { lackingParts } from './lackingParts';
 
@@ -27,7 +27,7 @@ export function shopKnowledge(ground: KnowledgeGround, rules: HouseRules): ShopK
   const common = {
     shelf,
     market,
-    unseen: unseenYield,
+    unseen: knownUnseen(ground.outcomes),
     tests: knownTests(ground.tests),
     looks: knownLooks(ground.looks),
   };

@@ -14,13 +14,10 @@ import { meanMinutes } from '@/core/teardown/attendedMinutes';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { drawMinutes, drawRange, drawShare } from './drawRange';
 import type { Knowledge, Subject } from './knowledge';
-import type { KnownYield } from './knownYields';
+import { unknownTest, type KnownYield } from './knownYields';
 import type { Valued } from './valued';
 import type { DonorPlan } from './valueDonor';
 import { message } from '@/core/shared/message';
-
-/** What is assumed of a test that was never noted on any unit: as if ten had been, and most were sound. */
-export const unknownTest: KnownYield = { share: 0.85, low: 0.7, high: 0.97, weight: 10 };
 
 /** Tests that nobody has noted on a unit and that no new part answers: each may hide a fault. */
 export function openTests(model: Model, unit: Subject, replaced: readonly string[]): readonly DeviceTest[] {

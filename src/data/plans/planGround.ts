@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
-import { knownYields, knownYieldsGiven, unseenYield } from '@/core/triage/knownYields';
+import { knownUnseen, knownYields, knownYieldsGiven } from '@/core/triage/knownYields';
 import { classMarket } from '@/data/parts/classMarket';
 import { outcomeCounts, outcomeCountsGiven } from '@/data/yields/outcomeCounts';
 import { resistanceCounts } from '@/data/yields/resistanceCounts';
@@ -31,7 +31,7 @@ export async function planGround(db: Knex, modelId: string, now: Date): Promise<
   return {
     shares: knownYields(outcomes)[modelId] ?? {},
     sharesGiven: knownYieldsGiven(outcomesGiven, outcomes)[modelId] ?? {},
-    unseen: unseenYield,
+    unseen: knownUnseen(outcomes),
     market,
     resistances: resistances[modelId] ?? [],
   };

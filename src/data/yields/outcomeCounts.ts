@@ -30,15 +30,15 @@ const soughtParts = `
            row_number() over (partition by part_id order by position desc) as newness
     from standing where type = 'part-graded'
   ), fates as (
-    select f.unit_id, f.model_id, f.part_ref, coalesce(g.grade in ('A', 'B', 'C'), 0) as is_good
+    select f.unit_id, f.model_id, f.part_ref, coalesce(g.grade <> 'X', 0) as is_good
     from sought f
     left join graded g on g.part_id = f.part_id and g.newness = 1
     where f.state in ('broken-by-us', 'broken-before', 'missing') or g.grade is not null
   )`;
 
 /**
- * Harvest outcomes per model and part, from the log alone. Sought: every part whose fate is known. Good: graded A, B or C by
- * the last standing grade.
+ * Harvest outcomes per model and part, from the log alone. Sought: every part whose fate is known. Good: whatever can be
+ * sold, graded A to D by the last standing grade; what a good one brings is reckoned over the same grades.
  */
 export async function outcomeCounts(db: Knex): Promise<readonly OutcomeCount[]> {
   const [rows] = (await db.raw(`${soughtParts}

@@ -60,7 +60,7 @@ describe('the demo workshop', () => {
         if (grade === undefined && !['broken-by-us', 'broken-before', 'missing'].includes(state)) continue;
         const count = counts.get(`${model}/${partRef}`) ?? { good: 0, sought: 0 };
         counts.set(`${model}/${partRef}`, {
-          good: count.good + (grade && 'ABC'.includes(grade) ? 1 : 0),
+          good: count.good + (grade && 'ABCD'.includes(grade) ? 1 : 0),
           sought: count.sought + 1,
         });
       }

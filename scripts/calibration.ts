@@ -1,0 +1,57 @@
+import { fork } from 'node:child_process';
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import { calibrationTables } from './calibration/figures';
+import type { World } from './calibration/inventedTruth';
+import { usualLife } from './calibration/liveShop';
+import type { ShopQuestion } from './calibration/shopProcess';
+import { emptyTally, together, type Tally } from './calibration/tally';
+import { projectRoot } from './support/home';
+import { say } from './support/say';
+
+const usualShops = 200;
+
+/** From a world that is as the sums take it to ones that are harder on them. */
+const worlds: readonly World[] = [
+  {
+    name: 'as the sums take it: units of all parcels alike, one in ten with each kind of damage',
+    alike: null,
+    marked: 0.1,
+  },
+  { name: 'suppliers differ: a parcel’s own shares stray as if from twenty units', alike: 20, marked: 0.1 },
+];
+
+/** Lives many shops on all cores and adds them up. */
+async function live(world: World, shops: number): Promise<Tally> {
+  const processes = Math.min(shops, availableParallelism());
+  const tallies = await Promise.all(
+    Array.from({ length: processes }, (_, own) => {
+      const seeds = Array.from({ length: shops }, (_seed, at) => at + 1).filter((seed) => seed % processes === own);
+      return lived({ seeds, world, life: usualLife });
+    }),
+  );
+  return tallies.flat().reduce(together, emptyTally);
+}
+
+const lived = (question: ShopQuestion): Promise<readonly Tally[]> =>
+  new Promise((done, failed) => {
+    const tallies: Tally[] = [];
+    // Run as this one is: tsx does not read worker threads.
+    const child = fork(join(projectRoot, 'scripts', 'calibration', 'shopProcess.ts'), { execArgv: process.execArgv });
+    child.on('message', (tally) => tallies.push(tally as Tally));
+    child.on('error', failed);
+    child.on('exit', (code) => (code === 0 ? done(tallies) : failed(new Error(`a process ended with ${code}`))));
+    child.send(question);
+  });
+
+/** `npm run calibration [shops]`: how often what the application says comes true, and what following it earns. */
+async function main(): Promise<void> {
+  const shops = Number(process.argv[2] ?? usualShops);
+  if (!Number.isInteger(shops) || shops < 1) throw new Error('How many shops? A whole number, 1 or more.');
+  for (const world of worlds) {
+    say(`\n## ${world.name}\n`);
+    say(calibrationTables(await live(world, shops)).join('\n'));
+  }
+}
+
+void main();
