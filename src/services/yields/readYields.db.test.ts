@@ -3,6 +3,7 @@ import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
 import { loadDemo } from '../../../scripts/demo/loadDemo';
 import { exportFacts } from '@/services/facts/exportFacts';
 import { compareWithLog } from '@/services/facts/compareWithLog';
+import { lookCounts } from '@/data/yields/lookCounts';
 import { readToday } from '@/services/today/readToday';
 import { readLine } from '@/services/line/readLine';
 import { readYields } from './readYields';
@@ -88,6 +89,30 @@ describe('the demo workshop', () => {
       ),
     ).toEqual(Object.fromEntries(counts));
     expect(yields.reduce((sum, { sought }) => sum + sought, 0)).toBeGreaterThan(100);
+  });
+
+  test('how closely units are looked at is what anybody counts from the units that were decided about', async () => {
+    const rows = (await scratch.db('units').whereNotNull('disposition').whereNotNull('model_id').select()) as {
+      readonly model_id: string;
+      readonly tests: Readonly<Record<string, string>>;
+      readonly marks: readonly { readonly kind: string }[];
+    }[];
+    const tally = (names: readonly string[]) =>
+      Object.fromEntries([...new Set(names)].map((name) => [name, names.filter((other) => other === name).length]));
+    const { units, tests, marks } = await lookCounts(scratch.db);
+    expect(Object.fromEntries(units.map((own) => [own.modelId, own.units]))).toEqual(
+      tally(rows.map(({ model_id }) => model_id)),
+    );
+    const made = rows.flatMap((row) =>
+      Object.entries(row.tests).flatMap(([test, result]) =>
+        result === 'sound' || result === 'fault' ? [`${row.model_id} ${test}`] : [],
+      ),
+    );
+    expect(Object.fromEntries(tests.map((own) => [`${own.modelId} ${own.test}`, own.units]))).toEqual(tally(made));
+    const found = rows.flatMap((row) => [...new Set(row.marks.map(({ kind }) => kind))]);
+    expect(Object.fromEntries(marks.map((own) => [own.finding, own.units]))).toEqual(tally(found));
+    expect(made.length).toBeGreaterThan(100);
+    expect(found.length).toBeGreaterThan(3);
   });
 
   test('defects are the troubles that the bench reported', async () => {
