@@ -14,11 +14,13 @@ const usualShops = 200;
 /** From a world that is as the sums take it to ones that are harder on them. */
 const worlds: readonly World[] = [
   {
-    name: 'as the sums take it: units of all parcels alike, one in ten with each kind of damage',
+    name: 'as the sums take it: suppliers alike, one unit in ten with each kind of damage',
     alike: null,
     marked: 0.1,
+    shelved: 1,
   },
-  { name: 'suppliers differ: a parcel’s own shares stray as if from twenty units', alike: 20, marked: 0.1 },
+  { name: 'bare shelves: three of four parts are bought', alike: null, marked: 0.1, shelved: 0.25 },
+  { name: 'suppliers differ: a parcel’s own shares stray as if from twenty units', alike: 20, marked: 0.1, shelved: 1 },
 ];
 
 /** Lives many shops on all cores and adds them up. */

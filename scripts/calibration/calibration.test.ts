@@ -18,15 +18,15 @@ import { emptyTally, together } from './tally';
 const read = (name: string) =>
   JSON.parse(readFileSync(join(projectRoot, 'data', 'models', `${name}.json`), 'utf8')) as Model;
 const [lantern, warble] = [read('oddkin-lantern-5'), read('fennick-warble')];
-const plain: World = { name: 'plain', alike: null, marked: 0.1 };
-const life = { parcels: 2, unitsEach: 6, modelsEach: 1, schoolsEvery: 1000 };
+const plain: World = { name: 'plain', alike: null, marked: 0.1, shelved: 1 };
+const life = { parcels: 1, unitsEach: 6, modelsEach: 1, schoolsEvery: 1000 };
 
 describe('calibration', () => {
   test('the same seed is the same shop, and shops add up', () => {
     const [a, b] = [liveShop(3, [warble], plain, life), liveShop(4, [warble], plain, life)];
     expect(liveShop(3, [warble], plain, life)).toEqual(a);
     const both = together(together(emptyTally, a), b);
-    expect([both.shops, both.units]).toEqual([2, 24]);
+    expect([both.shops, both.units]).toEqual([2, 12]);
     for (const [of, held] of Object.entries(both.ranges)) {
       const sum = [a, b].reduce(
         (all, { ranges }) => all + (ranges[of]?.inside ?? 0) + (ranges[of]?.below ?? 0) + (ranges[of]?.above ?? 0),
@@ -38,7 +38,7 @@ describe('calibration', () => {
     const perfect = both.money[byPerfect];
     expect(perfect?.sum).toBeCloseTo(perfect?.perfect ?? 0, 9);
     expect(both.money[byProposals]?.shops).toBe(2);
-    expect(calibrationTables(both).join('\n')).toContain('24 units');
+    expect(calibrationTables(both).join('\n')).toContain('12 units');
   });
 
   // With every share known, what is said of a choice is the mean of what comes of it: builds that hide faults, and donors.
@@ -55,7 +55,7 @@ describe('calibration', () => {
       works: new Map([...shop.works].map(([test, share]) => [test, choice === 'donor' ? 1 : share])),
       models: [{ model, sound: new Map(model.parts.map(({ id }) => [id, 0.8])) }],
     };
-    const learned = knowledgeFor(shopKnowledge(new ShopLog().ground([model]), rules), model.id);
+    const learned = knowledgeFor(shopKnowledge(new ShopLog().ground(shop.shelf), rules), model.id);
     const known = {
       ...learned,
       unseen: certain(0.8),

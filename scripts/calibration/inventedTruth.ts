@@ -19,6 +19,8 @@ export interface ShopTruth {
   readonly models: readonly ModelTruth[];
   /** How often each function works. */
   readonly works: ReadonlyMap<DeviceTest, number>;
+  /** Classes of parts that lie on the shelf. */
+  readonly shelf: ReadonlySet<string>;
   readonly world: World;
 }
 
@@ -29,6 +31,8 @@ export interface World {
   readonly alike: number | null;
   /** How often each kind of damage is on a unit, which no list says. */
   readonly marked: number;
+  /** How many of the classes of parts lie on the shelf; the others are bought. */
+  readonly shelved: number;
 }
 
 /** A unit as it lies at triage, with what is really the matter. */
@@ -49,6 +53,11 @@ export function inventShop(models: readonly Model[], world: World, chance: Chanc
   return {
     world,
     works: new Map(tests.map((test) => [test, drawBeta(8.5, 1.5, chance)])),
+    shelf: new Set(
+      models
+        .flatMap(({ parts }) => parts.map(({ interchange }) => interchange))
+        .filter(() => chance.happens(world.shelved)),
+    ),
     models: models.map((model) => ({
       model,
       sound: new Map(model.parts.map(({ id }) => [id, drawBeta(6, 1.6, chance)])),

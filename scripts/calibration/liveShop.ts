@@ -58,7 +58,7 @@ export function liveShop(seed: number, models: readonly Model[], world: World, l
   const count = new Counting();
   for (let parcel = 0; parcel < life.parcels; parcel += 1) {
     const units = inventParcel(truth, life.unitsEach, chance);
-    const shop = shopKnowledge(log.ground(own), startingHouseRules);
+    const shop = shopKnowledge(log.ground(truth.shelf), startingHouseRules);
     const outcomes = decide(
       units,
       shop,
@@ -70,7 +70,7 @@ export function liveShop(seed: number, models: readonly Model[], world: World, l
     forecast(units, shop, outcomes, count, parcel === 0 ? 'first' : 'later');
     units.forEach((unit, at) => log.note(unit, (outcomes[at] as Decided).outcome));
   }
-  for (const [test, known] of Object.entries(shopKnowledge(log.ground(own), startingHouseRules).known.tests)) {
+  for (const [test, known] of Object.entries(shopKnowledge(log.ground(truth.shelf), startingHouseRules).known.tests)) {
     const works = truth.works.get(test as DeviceTest);
     if (known && works !== undefined) count.range('share of sound ones of a quick test, at the end', known, works);
   }

@@ -1,5 +1,4 @@
 import { kindsFound } from '@/core/findings/mark';
-import type { Model } from '@/core/procedure/model';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import type { KnowledgeGround } from '@/core/triage/shopKnowledge';
 import type { OutcomeCount } from '@/core/yields/harvestYield';
@@ -44,7 +43,7 @@ export class ShopLog {
     }
   }
 
-  ground(models: readonly Model[]): KnowledgeGround {
+  ground(shelf: ReadonlySet<string>): KnowledgeGround {
     const outcomes: readonly OutcomeCount[] = [...this.outcomes.values()];
     return {
       outcomes,
@@ -56,9 +55,7 @@ export class ShopLog {
         marks: [...this.looks.marks.values()],
       },
       resistances: {},
-      shelf: Object.fromEntries(
-        models.flatMap(({ parts }) => parts.map(({ interchange }) => [interchange, { grade: 'B' as const, count: 3 }])),
-      ),
+      shelf: Object.fromEntries([...shelf].map((interchange) => [interchange, { grade: 'B' as const, count: 3 }])),
       market: {},
       waiting: [],
     };

@@ -119,6 +119,7 @@ const beside = [
   'keyboardPath',
   'threeModels',
   'keptPages',
+  'ownShop',
 ];
 /** Files that take the database server away: alone. */
 const alone = ['outage'];

@@ -110,7 +110,10 @@ function jointRows(): readonly string[] {
     [true, false].map((isWide) => {
       const full = largeModel(count);
       const model: Model = isWide
-        ? { ...full, operations: full.operations.map((own, at) => ({ ...own, after: at === 0 ? [] : own.after.slice(0, 1) })) }
+        ? {
+            ...full,
+            operations: full.operations.map((own, at) => ({ ...own, after: at === 0 ? [] : own.after.slice(0, 1) })),
+          }
         : full;
       const situation = { revision: model.revisions[0]?.id ?? null, configuration: null, findings: [] };
       const unseen = { share: 0.7, low: 0.5, high: 0.9 };

@@ -36,8 +36,8 @@ function proposalMs(): readonly number[] {
   const times: number[] = [];
   for (let round = 0; round < 3; round += 1) {
     for (const model of shipped()) {
-      const truth = inventShop([model], { name: 'marked', alike: null, marked: 0.12 }, chance);
-      const known = knowledgeFor(shopKnowledge(new ShopLog().ground([model]), rules), model.id);
+      const truth = inventShop([model], { name: 'marked', alike: null, marked: 0.12, shelved: 1 }, chance);
+      const known = knowledgeFor(shopKnowledge(new ShopLog().ground(truth.shelf), rules), model.id);
       const market = Object.fromEntries(
         Array.from({ length: 5000 }, (_, at) => [`class-${at}`, { stock: 1, usedPerMonth: 1 }]),
       );
