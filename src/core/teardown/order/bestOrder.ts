@@ -18,6 +18,8 @@ export interface OrderBudget {
   readonly states: number;
   /** States kept in each layer of the first pass: 16 when left out, 4 of many operations. */
   readonly firstWidth?: number;
+  /** States from which on it is worth tuning the bounds: 400 when left out. */
+  readonly tuneFrom?: number;
   /** Asked now and then: false ends the search, with the best so far. */
   readonly goOn?: () => boolean;
   /** Told of each better order, and of each better bound. */
@@ -137,7 +139,7 @@ class Search {
       if (this.best) this.budget.onBetter?.(this.answer());
     }
     if (minutes - this.lowerBound <= slack) return true;
-    this.tune();
+    if (this.looked >= (this.budget.tuneFrom ?? 400)) this.tune();
     return false;
   }
 
