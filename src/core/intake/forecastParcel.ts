@@ -11,7 +11,7 @@ import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
 import { unknownMade, type Belief } from '@/core/triage/knownLooks';
 import { valueDispositions } from '@/core/triage/proposeDisposition';
 import { unknownTest } from '@/core/triage/knownYields';
-import { drawBuild, fallbackCents, planBuild } from '@/core/triage/valueBuild';
+import { drawBuild, fallbackCents } from '@/core/triage/valueBuild';
 import { drawDonor, planHarvest, type Harvest } from '@/core/triage/valueDonor';
 
 /** A unit of a parcel, or a line that promises one. */
@@ -70,8 +70,9 @@ interface Turnouts {
   readonly ways: readonly Turnout[];
 }
 
-/** So many ways stand for all that units of a model could turn out. */
-const ways = 48;
+/** So many valuations a forecast may take: where there are many models, each is stood for by fewer ways. */
+const valuations = 96;
+const [fewestWays, mostWays] = [8, 48];
 const draws = 400;
 
 /**
@@ -82,7 +83,7 @@ const draws = 400;
  * of each unit. So is how well the ways that were tried stand for all others.
  *
  * @param models  by `ID@VERSION`
- * Cost: up to 48 valuations for each model, then 400 draws of the parcel
+ * Cost: some 96 valuations, at least 8 for each model and for each unit that was looked at in part; then 400 draws
  */
 export function forecastParcel(
   items: readonly ParcelItem[],
@@ -92,13 +93,18 @@ export function forecastParcel(
 ): ParcelForecast {
   const chance = new Chance(20261126);
   const known = items.filter(({ model }) => model !== null && models.has(model));
+  const undecided = known.filter(({ decided }) => !decided);
+  const groups =
+    new Set(undecided.filter(isUnseen).map(({ model }) => model)).size +
+    undecided.filter((item) => !isUnseen(item)).length;
+  const ways = Math.max(fewestWays, Math.min(mostWays, Math.floor(valuations / groups)));
   const turnouts = new Map<ParcelItem, Turnouts>();
   const ofModel = new Map<string, Turnouts>();
   for (const item of known) {
     const model = models.get(item.model as string) as Model;
     const isPlain = isUnseen(item) && !item.decided;
     const shared = isPlain ? ofModel.get(item.model as string) : undefined;
-    const made = shared ?? turnoutsOf(model, item, shop, rules, chance);
+    const made = shared ?? turnoutsOf(model, item, shop, rules, { ways, chance });
     if (isPlain) ofModel.set(item.model as string, made);
     turnouts.set(item, made);
   }
@@ -128,7 +134,13 @@ export function forecastParcel(
 const isUnseen = ({ unit }: ParcelItem): boolean =>
   unit === null || Object.keys(unit.tests).length + unit.marks.length === 0;
 
-function turnoutsOf(model: Model, item: ParcelItem, shop: ShopKnowledge, rules: HouseRules, chance: Chance): Turnouts {
+function turnoutsOf(
+  model: Model,
+  item: ParcelItem,
+  shop: ShopKnowledge,
+  rules: HouseRules,
+  { ways, chance }: { readonly ways: number; readonly chance: Chance },
+): Turnouts {
   const known = knowledgeFor(shop, model.id);
   const about = item.unit ?? { revision: null, configuration: null, variant: null, marks: [], tests: {} };
   const base = {
@@ -145,7 +157,7 @@ function turnoutsOf(model: Model, item: ParcelItem, shop: ShopKnowledge, rules: 
   const made = new Map<string, Turnout>();
   const wayOf = (look: Look): Turnout => {
     const unit = { ...base, tests: { ...base.tests, ...look.tests }, found: look.found };
-    const { valued, harvest } = valueDispositions(model, unit, known, rules);
+    const { valued, harvest, build } = valueDispositions(model, unit, known, rules);
     const [first] = valued;
     const way = { choice: first?.disposition ?? 'quarantine', look } as const;
     if (way.choice === 'donor' && harvest) {
@@ -158,8 +170,7 @@ function turnoutsOf(model: Model, item: ParcelItem, shop: ShopKnowledge, rules: 
         },
       };
     }
-    const build = way.choice === 'build' ? planBuild(model, unit, known, rules) : null;
-    if (build) {
+    if (way.choice === 'build' && build) {
       const draw = drawBuild(build, fallbackCents(build, harvest), rules);
       return { ...way, draw: (parcel) => ({ cents: draw(parcel.chance, parcel.soundOf), good: [] }) };
     }

@@ -36,8 +36,8 @@ export interface Proposal {
  * Parts are taken to survive independently of each other.
  */
 export function proposeDisposition(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): Proposal {
-  const { valued, harvest, isKeptApart } = valueDispositions(model, unit, known, rules);
-  return { valued, turn: isKeptApart ? null : turnOf(model, unit, known, rules, valued, harvest) };
+  const weighed = valueDispositions(model, unit, known, rules);
+  return { valued: weighed.valued, turn: weighed.isKeptApart ? null : turnOf(model, unit, known, rules, weighed) };
 }
 
 /**
@@ -46,9 +46,10 @@ export function proposeDisposition(model: Model, unit: Subject, known: Knowledge
  */
 export function valueDispositions(model: Model, unit: Subject, known: Knowledge, rules: HouseRules) {
   const harvest = planHarvest(model, unit, known, rules);
+  const build = planBuild(model, unit, known, rules);
   const donor = valueDonor(model, harvest, known, rules);
   const weighed: readonly Valued[] = [
-    valueBuild(model, unit, known, rules, harvest),
+    valueBuild(build, unit, known, rules, harvest),
     donor,
     valueAsIs(model, unit, known, rules),
     {
@@ -64,7 +65,7 @@ export function valueDispositions(model: Model, unit: Subject, known: Knowledge,
     isPossible: true,
   };
   const valued = apart ? [quarantine, ...weighed] : [...weighed, quarantine];
-  return { valued, harvest, isKeptApart: apart !== null };
+  return { valued, harvest, build, isKeptApart: apart !== null };
 }
 
 const flat = (disposition: Disposition, cents: number) => ({
@@ -132,14 +133,13 @@ function turnOf(
   unit: Subject,
   known: Knowledge,
   rules: HouseRules,
-  weighed: readonly Valued[],
-  harvest: DonorPlan | null,
+  { valued, harvest, build: planned }: ReturnType<typeof valueDispositions>,
 ): Turn | null {
-  const [first, second] = weighed;
+  const [first, second] = valued;
   if (!first || !second?.isPossible || !harvest) return null;
   const isFirst = first.disposition === 'donor';
   const rival = isFirst ? second : first;
-  const build = rival.disposition === 'build' ? planBuild(model, unit, known, rules) : null;
+  const build = rival.disposition === 'build' ? planned : null;
   // How much more than its rival a donor of so many cents brings, when so much is left where the rival fails.
   const ahead = (donorCents: number, fallback: number) =>
     donorCents - (build ? buildCents(build, fallback, rules) : rival.cents);

@@ -54,7 +54,7 @@ describe('a build that fails at Prove', () => {
 
   test('is worth in a proposal what it leaves, and nothing is lost when every test was made', () => {
     const { unit, plan, harvest } = plansOf(['picture']);
-    const valued = valueBuild(phone, unit, known, rules, harvest);
+    const valued = valueBuild(plan, unit, known, rules, harvest);
     expect(valued.cents).toBe(buildCents(plan, fallbackCents(plan, harvest), rules));
     expect(valued.cents).toBeLessThan(buildCents(plan, harvest.cents, rules));
     expect(fallbackCents(plansOf([]).plan, harvest)).toBe(0);

@@ -173,16 +173,16 @@ export const buildCents = (
  * would bring otherwise), what is renewed, and the minutes of the very sheet the bench would get. What was not tested may
  * fail at Prove, and then the work is lost and what is left is a donor.
  *
+ * @param plan     what building takes; null when what the unit needs cannot be reached
  * @param harvest  how far it pays as a donor now
  */
 export function valueBuild(
-  model: Model,
+  plan: BuildPlan | null,
   unit: Subject,
   known: Knowledge,
   rules: HouseRules,
   harvest: DonorPlan | null,
 ): Valued {
-  const plan = planBuild(model, unit, known, rules);
   if (!plan) {
     const nothing = { disposition: 'build', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
     return { ...nothing, because: message('triage.partsNeedsCannotBeReached'), isPossible: false };
