@@ -9,7 +9,7 @@ export const mostOftenOnceOneCause = (d: { part: Text; defect: Text; count: numb
 export const noDefectsHaveBeenReported = () => l`No defects have been reported at the bench yet.`;
 export const allFactsAsCsv = () => l`All facts as CSV`;
 export const goodPartsPer100Sought = () => l`Good parts per 100 sought`;
-export const dotToExpectBar95 = () => l`dot: to expect · bar: 95 % · good is all that is no scrap`;
+export const dotToExpectBar95 = () => l`dot: to expect · bar: 95 % · good: no scrap`;
 export const takeDonorApartAndGrade = () => l`Take a donor apart and grade its parts.`;
 export const defectsByPartAndCause = () => l`Defects by part and cause`;
 export const reported = (d: { count: Text }) => l`${d.count} reported`;
