@@ -1,23 +1,14 @@
 import { say } from '@/words/catalogue/core/triage';
+import { knowsNothing as nothing } from '../../../tests/support/knowsNothing';
 import { phone, shippedModels } from '../../../tests/support/models';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { Knowledge } from './knowledge';
-import { knownTests, knownYields, knownYieldsGiven, unseenYield } from './knownYields';
+import { knownTests, knownYields, knownYieldsGiven } from './knownYields';
 import { proposeDisposition } from './proposeDisposition';
 
 const tests = { starts: 'sound', picture: 'fault' } as const;
 const unit = { revision: 'a', configuration: 'standard', variant: 'grey-64', marks: [], tests };
-const nothing: Knowledge = {
-  shelf: {},
-  yields: {},
-  yieldsGiven: {},
-  resistances: [],
-  unseen: unseenYield,
-  market: {},
-  lacking: {},
-  tests: {},
-};
 const stocked: Knowledge = { ...nothing, shelf: { 'lantern-5-display': { grade: 'B', count: 1 } } };
 const propose = (given: object = {}, known = nothing) =>
   proposeDisposition(phone, { ...unit, ...given }, known, startingHouseRules);

@@ -1,18 +1,12 @@
+import { knowsNothing } from '../../../tests/support/knowsNothing';
 import { phone } from '../../../tests/support/models';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
 import type { Knowledge } from './knowledge';
-import { unseenYield } from './knownYields';
 import { buildCents, fallbackCents, planBuild, valueBuild } from './valueBuild';
 import { planHarvest } from './valueDonor';
 
 const known: Knowledge = {
-  shelf: {},
-  yields: {},
-  yieldsGiven: {},
-  resistances: [],
-  unseen: unseenYield,
-  market: {},
-  lacking: {},
+  ...knowsNothing,
   tests: { picture: { share: 0.8, low: 0.8, high: 0.8 }, sound: { share: 0.9, low: 0.9, high: 0.9 } },
 };
 const unitWith = (open: readonly string[]) => ({
