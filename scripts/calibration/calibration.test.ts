@@ -53,7 +53,7 @@ describe('calibration', () => {
       ...shop,
       // Where every test is made that fails, parts are sound as often as it is said.
       works: new Map([...shop.works].map(([test, share]) => [test, choice === 'donor' ? 1 : share])),
-      models: [{ model, sound: new Map(model.parts.map(({ id }) => [id, 0.8])) }],
+      models: [{ model, sound: new Map(model.parts.map(({ id }) => [id, 0.8])), odds: new Map() }],
     };
     const learned = knowledgeFor(shopKnowledge(new ShopLog().ground(shop.shelf), rules), model.id);
     const known = {

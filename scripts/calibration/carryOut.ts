@@ -26,9 +26,17 @@ export interface Outcome {
   readonly cents: number;
   /** Parts that were sought, and whether they came out good; empty unless it was taken apart. */
   readonly sought: ReadonlyMap<string, boolean>;
+  /** Joints that may resist, and how far each was tried. */
+  readonly tried: readonly Tried[];
 }
 
-const without: ReadonlyMap<string, boolean> = new Map();
+export interface Tried {
+  readonly operation: string;
+  readonly rung: number;
+  readonly hasYielded: boolean;
+}
+
+const untouched: Pick<Outcome, 'sought' | 'tried'> = { sought: new Map(), tried: [] };
 
 /**
  * What a choice for a unit really brings, by its truth: hidden faults come out at Prove, parts come out as they are and as
@@ -37,7 +45,7 @@ const without: ReadonlyMap<string, boolean> = new Map();
 export function carryOut(unit: TrueUnit, choice: Disposition, known: Knowledge, rules: HouseRules): Outcome {
   const { truth, subject } = unit;
   const chance = new Chance(unit.seed);
-  const recycled = { cents: -rules.recycleCents, sought: without };
+  const recycled = { cents: -rules.recycleCents, ...untouched };
   switch (choice) {
     case 'donor': {
       const plan = harvestOf(truth.model, subject, known, rules);
@@ -49,11 +57,11 @@ export function carryOut(unit: TrueUnit, choice: Disposition, known: Knowledge, 
       const price = salePrice(truth.model, { ...subject, disposition: 'as-is' }, 'D', rules);
       // What does not start cannot be wiped, and stays.
       return unit.faults.has('starts')
-        ? { cents: 0, sought: without }
-        : { cents: price - sellingCosts(price, rules), sought: without };
+        ? { cents: 0, ...untouched }
+        : { cents: price - sellingCosts(price, rules), ...untouched };
     }
     default:
-      return choice === 'recycle' ? recycled : { cents: 0, sought: without };
+      return choice === 'recycle' ? recycled : { cents: 0, ...untouched };
   }
 }
 
@@ -73,8 +81,15 @@ function takeApart(unit: TrueUnit, plan: DonorPlan, rules: HouseRules, chance: C
   const { subject, bad } = unit;
   const { operations, policies, changeMinutes } = plan.way;
   const findings = kindsFound(subject);
-  const { parts, cents, handMinutes } = simulateTeardown(operations, { findings, bad }, chance, policies);
+  const { parts, steps, cents, handMinutes } = simulateTeardown(
+    operations,
+    { findings, bad, odds: unit.truth.odds },
+    chance,
+    policies,
+  );
   const sound = new Set(parts.filter(({ isSound }) => isSound).map(({ part }) => part));
+  // What is left in behind a joint that does not yield is not known, and not counted.
+  const known = new Set([...parts.map(({ part }) => part), ...steps.flatMap(({ broke }) => broke)]);
   const beside = plan.steps.filter(({ operationId, leg }) => leg !== 'out' || operationId === undefined);
   const minutes = handMinutes + changeMinutes + drawMinutes(beside, chance);
   return {
@@ -88,7 +103,8 @@ function takeApart(unit: TrueUnit, plan: DonorPlan, rules: HouseRules, chance: C
       plan.savedCents -
       cents -
       minutes * rules.labourCentsPerMinute,
-    sought: new Map(plan.harvest.map(({ part }) => [part, sound.has(part)])),
+    sought: new Map(plan.harvest.filter(({ part }) => known.has(part)).map(({ part }) => [part, sound.has(part)])),
+    tried: steps.flatMap(({ operation, tried }) => (tried ? [{ operation, ...tried }] : [])),
   };
 }
 
@@ -128,8 +144,8 @@ function build(unit: TrueUnit, known: Knowledge, rules: HouseRules, chance: Chan
     const tests = { ...subject.tests, ...Object.fromEntries(hidden.map((test) => [test, 'fault' as const])) };
     const found = { ...unit, subject: { ...subject, tests } };
     const rest = harvestOf(truth.model, found.subject, known, rules);
-    const apart = rest ? takeApart(found, rest, rules, chance) : { cents: 0, sought: without };
-    return { cents: apart.cents - spent, sought: apart.sought };
+    const apart = rest ? takeApart(found, rest, rules, chance) : { cents: 0, ...untouched };
+    return { ...apart, cents: apart.cents - spent };
   }
   const drawn = chance.next();
   const { better, worse } = rules.saleGradeShift;
@@ -141,7 +157,7 @@ function build(unit: TrueUnit, known: Knowledge, rules: HouseRules, chance: Chan
     (sum, { breakage, anotherCents }) => sum + (chance.happens(breakage) ? anotherCents : 0),
     0,
   );
-  return { cents: price - sellingCosts(price, rules) - parts - broken - spent, sought: without };
+  return { cents: price - sellingCosts(price, rules) - parts - broken - spent, ...untouched };
 }
 
 /**
@@ -154,7 +170,7 @@ export function takeAllApart(unit: TrueUnit, rules: HouseRules): Outcome {
   const priced = model.parts.filter((part) => part.valueCents && capIn(model, part, subject)?.grade !== 'X');
   const targets = priced.map(({ id }) => id);
   const sheet = sheetOf(truth.model, subject, { kind: 'teardown', targets, rules });
-  if (!sheet.ok) return { cents: -rules.recycleCents, sought: without };
+  if (!sheet.ok) return { cents: -rules.recycleCents, ...untouched };
   const byId = new Map(operationsFor(model, { ...subject, findings }).map((operation) => [operation.id, operation]));
   const order = sheet.value.steps.flatMap(({ operationId, leg }): readonly Operation[] => {
     const operation = leg === 'out' && operationId ? byId.get(operationId) : undefined;
@@ -167,7 +183,7 @@ export function takeAllApart(unit: TrueUnit, rules: HouseRules): Outcome {
       return resists ? [[operation.id, resists.policy] as const] : [];
     }),
   );
-  const { parts, cents, handMinutes } = simulateTeardown(order, { findings, bad }, chance, policies);
+  const { parts, cents, handMinutes } = simulateTeardown(order, { findings, bad, odds: truth.odds }, chance, policies);
   const sound = new Set(parts.filter(({ isSound }) => isSound).map(({ part }) => part));
   const beside = sheet.value.steps.filter(({ operationId, leg }) => leg !== 'out' || operationId === undefined);
   const changes = order.reduce((sum, { tool, face }, at) => {
@@ -178,6 +194,6 @@ export function takeAllApart(unit: TrueUnit, rules: HouseRules): Outcome {
   const taken = handMinutes + changes + drawMinutes(beside, chance);
   return {
     cents: soldFor(unit, targets, sound, rules) - cents - taken * rules.labourCentsPerMinute,
-    sought: without,
+    ...untouched,
   };
 }

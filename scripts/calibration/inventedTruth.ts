@@ -5,6 +5,7 @@ import type { Model } from '@/core/procedure/model';
 import { lockTests, type DeviceTest, type Finding, type TestResult } from '@/core/procedure/vocabulary';
 import type { Chance } from '@/core/shared/chance';
 import { drawBeta } from '@/core/statistics/drawBeta';
+import { startingOdds, type YieldOdds } from '@/core/teardown/policy/ladderPolicy';
 import type { Subject } from '@/core/triage/knowledge';
 
 /** What is true of the units of one model, and nobody in the shop knows. */
@@ -12,6 +13,8 @@ export interface ModelTruth {
   readonly model: Model;
   /** How often each part is sound in a unit whose tests say nothing against it. */
   readonly sound: ReadonlyMap<string, number>;
+  /** How operations with a ladder yield. */
+  readonly odds: ReadonlyMap<string, YieldOdds>;
 }
 
 /** What is true of a shop and of those who sell to it. */
@@ -61,7 +64,18 @@ export function inventShop(models: readonly Model[], world: World, chance: Chanc
     models: models.map((model) => ({
       model,
       sound: new Map(model.parts.map(({ id }) => [id, drawBeta(6, 1.6, chance)])),
+      odds: new Map(model.operations.filter(({ ladder }) => ladder).map(({ id }) => [id, inventOdds(chance)])),
     })),
+  };
+}
+
+/** Joints differ about as a few trials would leave open. */
+function inventOdds(chance: Chance): YieldOdds {
+  const drawn = (share: number) => drawBeta(share * 10, (1 - share) * 10, chance);
+  return {
+    usual: drawn(startingOdds.usual),
+    rung: drawn(startingOdds.rung),
+    practised: drawn(startingOdds.practised),
   };
 }
 

@@ -9,6 +9,8 @@ import { schoolChoices, startingSchools, type SchoolId } from '@/core/shared/sch
 import { chooseOperations } from '@/core/teardown/chooseOperations';
 import { expectedMinutes } from '@/core/teardown/attendedMinutes';
 import { sparedBy } from '@/core/teardown/worth/sparedBy';
+import type { YieldOdds } from '@/core/teardown/policy/ladderPolicy';
+import type { ResistanceCount } from '@/core/teardown/policy/learnedOdds';
 import { knowledgeFor, type Knowledge, type ShopKnowledge } from '@/core/triage/knowledge';
 import { valueDispositions } from '@/core/triage/proposeDisposition';
 import { shopKnowledge } from '@/core/triage/shopKnowledge';
@@ -210,7 +212,7 @@ function forecast(
 }
 
 /** What somebody would expect who knew every share for certain. */
-function perfectKnowledge({ model, sound }: ModelTruth, { works }: ShopTruth, shop: ShopKnowledge): Knowledge {
+function perfectKnowledge({ model, sound, odds }: ModelTruth, { works }: ShopTruth, shop: ShopKnowledge): Knowledge {
   const byHouse = modelBySchools(model, startingHouseRules);
   const operations = operationsFor(byHouse, {
     revision: model.revisions[0]?.id ?? null,
@@ -222,6 +224,7 @@ function perfectKnowledge({ model, sound }: ModelTruth, { works }: ShopTruth, sh
     ...knowledgeFor(shop, model.id),
     tests: Object.fromEntries([...works].map(([test, share]) => [test, certain(share)])),
     yieldsGiven: {},
+    resistances: [...odds].flatMap(([operationId, own]) => certainOdds(operationId, own)),
     yields: Object.fromEntries(
       [...sound].map(([part, share]) => {
         // A share of the log is what comes out, by the quickest way to it.
@@ -245,4 +248,16 @@ function perfectKnowledge({ model, sound }: ModelTruth, { works }: ShopTruth, sh
       }),
     ),
   };
+}
+
+/** So many trials that they leave nothing open. */
+function certainOdds(operationId: string, { usual, rung }: YieldOdds): readonly ResistanceCount[] {
+  const many = 1e7;
+  const count = (way: 0 | 1, hasYielded: boolean, share: number) => ({
+    operationId,
+    rung: way,
+    hasYielded,
+    count: many * share,
+  });
+  return [count(0, true, usual), count(1, true, (1 - usual) * rung), count(1, false, (1 - usual) * (1 - rung))];
 }

@@ -1,5 +1,6 @@
 import { kindsFound } from '@/core/findings/mark';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
+import type { ResistanceCount } from '@/core/teardown/policy/learnedOdds';
 import type { KnowledgeGround } from '@/core/triage/shopKnowledge';
 import type { OutcomeCount } from '@/core/yields/harvestYield';
 import type { Outcome } from './carryOut';
@@ -14,14 +15,22 @@ export class ShopLog {
   >();
   private readonly tests = new Map<DeviceTest, { sound: number; noted: number }>();
 
+  private readonly resistances = new Map<string, Map<string, ResistanceCount>>();
+
   private readonly looks = {
     units: new Map<string, { modelId: string; units: number }>(),
     tests: new Map<string, { modelId: string; test: DeviceTest; units: number }>(),
     marks: new Map<Finding, { finding: Finding; units: number }>(),
   };
 
-  note({ truth, subject }: TrueUnit, { sought }: Outcome): void {
+  note({ truth, subject }: TrueUnit, { sought, tried }: Outcome): void {
     const modelId = truth.model.id;
+    const resisted = this.resistances.get(modelId) ?? new Map<string, ResistanceCount>();
+    this.resistances.set(modelId, resisted);
+    for (const { operation: operationId, rung, hasYielded } of tried) {
+      const key = `${operationId} ${rung} ${hasYielded}`;
+      resisted.set(key, { operationId, rung, hasYielded, count: (resisted.get(key)?.count ?? 0) + 1 });
+    }
     for (const [partRef, isGood] of sought) {
       const own = this.outcomes.get(`${modelId} ${partRef}`) ?? { modelId, partRef, good: 0, sought: 0 };
       this.outcomes.set(`${modelId} ${partRef}`, { ...own, good: own.good + Number(isGood), sought: own.sought + 1 });
@@ -54,7 +63,7 @@ export class ShopLog {
         tests: [...this.looks.tests.values()],
         marks: [...this.looks.marks.values()],
       },
-      resistances: {},
+      resistances: Object.fromEntries([...this.resistances].map(([id, counts]) => [id, [...counts.values()]])),
       shelf: Object.fromEntries([...shelf].map((interchange) => [interchange, { grade: 'B' as const, count: 3 }])),
       market: {},
       waiting: [],

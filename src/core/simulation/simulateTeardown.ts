@@ -11,6 +11,8 @@ export interface UnitTruth {
   readonly findings: readonly Finding[];
   /** Parts that are bad already. */
   readonly bad: ReadonlySet<string>;
+  /** How operations really yield; one that is not named does as its policy takes it. */
+  readonly odds?: ReadonlyMap<string, YieldOdds>;
 }
 
 export interface SimulatedStep {
@@ -19,6 +21,8 @@ export interface SimulatedStep {
   /** Which of its ends it took, where it has several. */
   readonly end: string | null;
   readonly broke: readonly string[];
+  /** Of one that may resist: the way it was tried last (0: the usual one), and whether it yielded to that. */
+  readonly tried: { readonly rung: number; readonly hasYielded: boolean } | null;
 }
 
 export interface SimulatedTeardown {
@@ -46,7 +50,7 @@ export function simulateOperation(
   { broken, out }: SimulatedUnit,
   findings: readonly Finding[],
   chance: Chance,
-): SimulatedStep & { readonly freed: readonly string[] } {
+): Omit<SimulatedStep, 'tried'> & { readonly freed: readonly string[] } {
   const end = drawEnd(operation, chance);
   const broke = (operation.risks ?? [])
     .filter((risk) => !out.has(risk.part) && chance.happens(risk.chance))
@@ -108,10 +112,10 @@ export function simulateTeardown(
   for (const operation of order) {
     if (!isReady(operation, done, byId)) continue;
     const policy = policies.get(operation.id);
-    const tried = policy && simulatePolicy(policy, chance);
+    const tried = policy ? simulatePolicy(policy, truth.odds?.get(operation.id), chance) : null;
     cents += tried?.cents ?? 0;
     if (tried && !tried.hasYielded) {
-      steps.push({ operation: operation.id, minutes: tried.minutes, end: null, broke: [] });
+      steps.push({ operation: operation.id, minutes: tried.minutes, end: null, broke: [], tried });
       continue;
     }
     const slow = (operation.slowWhile ?? []).reduce(
@@ -122,7 +126,7 @@ export function simulateTeardown(
     // How long it took to yield is drawn by the policy; what its ends and waits take beside that is its own.
     const usual = meanMinutes(attendedMinutes(operation, truth.findings));
     const minutes = slow * (tried ? step.minutes + tried.minutes - usual : step.minutes);
-    steps.push({ ...step, minutes });
+    steps.push({ ...step, minutes, tried });
     done.add(operation.id);
     for (const part of freed) parts.push({ part, isSound: !unit.broken.has(part) });
   }
@@ -130,18 +134,23 @@ export function simulateTeardown(
 }
 
 /** A joint that is tried stage by stage, each until the moment to leave it. */
-function simulatePolicy({ stages }: LadderPolicy, chance: Chance) {
+function simulatePolicy({ stages }: LadderPolicy, odds: YieldOdds | undefined, chance: Chance) {
   let minutes = 0;
   let cents = 0;
-  for (const { yields, minutes: until, breakage, consumableCents, leaveAt, then } of stages) {
+  let rung = 0;
+  for (const [at, stage] of stages.entries()) {
+    const { minutes: until, breakage, consumableCents, leaveAt, then, isOther = false } = stage;
+    const really = odds?.[isOther ? 'practised' : at === 0 ? 'usual' : 'rung'] ?? stage.yields;
+    // Who is handed it goes on where it stands: the log knows no rung for that.
+    rung = isOther ? rung : at;
     cents += consumableCents;
-    if (chance.happens(breakage)) return { minutes, cents, hasYielded: false };
-    const takes = chance.happens(yields) ? drawTriangle(until, chance) : Infinity;
+    if (chance.happens(breakage)) return { minutes, cents, rung, hasYielded: false };
+    const takes = chance.happens(really) ? drawTriangle(until, chance) : Infinity;
     minutes += Math.min(takes, leaveAt);
-    if (takes <= leaveAt) return { minutes, cents, hasYielded: true };
+    if (takes <= leaveAt) return { minutes, cents, rung, hasYielded: true };
     if (then === 'stop') break;
   }
-  return { minutes, cents, hasYielded: false };
+  return { minutes, cents, rung, hasYielded: false };
 }
 
 function drawEnd({ ends = [] }: Operation, chance: Chance): NonNullable<Operation['ends']>[number] | undefined {

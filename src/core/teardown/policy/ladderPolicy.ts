@@ -23,6 +23,8 @@ export interface Stage {
   /** Chance that beginning with it breaks what is behind. */
   readonly breakage: number;
   readonly consumableCents: number;
+  /** It is a more practised hand. */
+  readonly isOther?: true;
 }
 
 export type Move = 'go-on' | 'next-rung' | 'hand-over' | 'stop';
@@ -60,6 +62,7 @@ export function handOverStage(stages: readonly Stage[], odds: YieldOdds, minutes
     yields: odds.practised,
     breakage: (stages.at(-1) as Stage).breakage / 2,
     consumableCents: minutes * labourCents,
+    isOther: true,
   };
 }
 
