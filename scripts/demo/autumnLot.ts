@@ -1,20 +1,21 @@
+import type { Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
-import type { DeviceTest } from '@/core/procedure/vocabulary';
 import type { ManifestLine } from '@/core/intake/readManifest';
 import type { DemoBench } from './demoBench';
+import { conditionFor, decide, type Condition } from './decisions';
 import {
-  decide,
+  canBeMatched,
   gradeAll,
   identify,
   lookOver,
   matchUnit,
+  neededSlots,
   prove,
   release,
   shelveAll,
   startRebuild,
   startTeardown,
   workSheet,
-  type Condition,
 } from './stages';
 
 const fine: Condition = { marks: [], faults: [] };
@@ -73,6 +74,7 @@ export async function playAutumnLot(
   for (const [index, fate] of fates.entries()) {
     const line = lines[index] as ManifestLine;
     const id = chance.uuid();
+    bench.turn();
     await bench.fact('unit-tagged', id, { parcelId, lineNo: line.lineNo }, 0.5);
     const model = bench.models.find(({ name }) => name === line.model) as Model;
     await play(bench, bins, id, fate, model, line.serial);
@@ -93,11 +95,13 @@ async function play(
   if (fate === 'tests') return lookOver(bench, id, { marks: ['dent'], faults: [] }, model.tests.slice(0, 3));
   if (fate === 'locked') {
     await lookOver(bench, id, { marks: [], faults: ['account-lock'] }, model.tests);
-    return decide(bench, id, 'quarantine');
+    await decide(bench, id, 'quarantine');
+    return;
   }
   if (fate === 'recycled') {
     await lookOver(bench, id, { marks: ['crack', 'liquid'], faults: ['starts', 'charges'] }, model.tests);
-    return decide(bench, id, 'recycle');
+    await decide(bench, id, 'recycle');
+    return;
   }
   if (fate === 'decide') return lookOver(bench, id, { marks: ['crack'], faults: ['picture'] }, model.tests);
   if (fate === 'spent' || fate.startsWith('teardown')) return playDonor(bench, bins, id, fate, model);
@@ -111,12 +115,7 @@ async function playDonor(
   fate: Fate,
   model: Model,
 ): Promise<void> {
-  await lookOver(
-    bench,
-    id,
-    { marks: ['opened-before'], faults: [bench.chance.pick<DeviceTest>(['charges', 'sound'])] },
-    model.tests,
-  );
+  await lookOver(bench, id, await conditionFor(bench, id, 'donor'), model.tests);
   await decide(bench, id, 'donor');
   if (fate === 'teardown-new') return;
   await startTeardown(bench, id);
@@ -134,8 +133,11 @@ async function playBuild(
   fate: Fate,
   model: Model,
 ): Promise<void> {
-  const wanting =
-    fate === 'prove' ? fine : { marks: [], faults: [bench.chance.pick<DeviceTest>(['picture', 'charges', 'sound'])] };
+  // Where a unit waits for a part, or has one built in, it needs one.
+  const isFit = (unit: Unit) =>
+    (fate === 'match' || canBeMatched(bench, unit)) &&
+    (!['match', 'rebuild'].includes(fate) || neededSlots(bench, unit).length > 0);
+  const wanting = fate === 'prove' ? fine : await conditionFor(bench, id, 'build', isFit);
   await lookOver(bench, id, wanting, model.tests);
   await decide(bench, id, 'build');
   if (fate === 'match') return;

@@ -24,6 +24,7 @@ export class DemoBench {
   private facts = 0;
   private known: { readonly at: number; readonly shop: ShopKnowledge } | null = null;
   private readonly truths = new Map<string, SimulatedUnit>();
+  private person: Person;
 
   constructor(
     private readonly db: Knex,
@@ -32,7 +33,14 @@ export class DemoBench {
     public models: readonly Model[],
     readonly chance: Chance,
     readonly clock: Workday,
-  ) {}
+  ) {
+    this.person = chance.pick(people);
+  }
+
+  /** Somebody takes the next thing in hand, and works on it alone until the next turn. */
+  turn(): void {
+    this.person = this.chance.pick(this.people);
+  }
 
   /** Lets time pass that nobody records anything in. */
   wait(minutes: number): void {
@@ -40,21 +48,14 @@ export class DemoBench {
   }
 
   /** Records one fact some minutes after the last. */
-  async fact<T extends FactType>(
-    type: T,
-    subjectId: string,
-    payload: Payloads[T],
-    minutes: number,
-    by?: Person,
-  ): Promise<string> {
+  async fact<T extends FactType>(type: T, subjectId: string, payload: Payloads[T], minutes: number): Promise<string> {
     this.facts += 1;
     const now = this.clock.pass(minutes);
-    const person = by ?? this.chance.pick(this.people);
     const id = this.chance.uuid();
     const expects = this.versions.get(subjectId) ?? null;
     const outcome = await recordFact(
       this.db,
-      person,
+      this.person,
       wordedFact<FactType>({ type, subjectId, payload }, { id, expects, at: now.toISOString() }),
       now,
     );

@@ -3,13 +3,13 @@ import { replanSheet } from '@/core/sheet/replanSheet';
 import { sheetOf } from '@/core/sheet/sheetOf';
 import { defaultTargets, freedByStep, nextStep } from '@/core/sheet/sheetSteps';
 import { slotNeeds } from '@/core/sale/slots';
-import type { DefectCode, Disposition } from '@/core/entities/stages';
+import type { DefectCode } from '@/core/entities/stages';
 import { rankForSlot } from '@/core/matching/rankForSlot';
 import { gradesHeld, predictSale } from '@/core/sale/predictSale';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
-import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
+import type { DeviceTest, PartCategory } from '@/core/procedure/vocabulary';
 import { suggestBin } from '@/core/shelf/suggestBin';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import { lockedMinutes } from '@/core/shop/openSheet';
@@ -18,14 +18,9 @@ import { drawTriangle } from '@/core/statistics/triangle';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { movesOf } from '@/core/teardown/worth/movesOf';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
+import type { Condition } from './decisions';
 import type { DemoBench } from './demoBench';
 import { inventReadings } from './readings';
-
-/** What is wrong with a unit when it comes in. */
-export interface Condition {
-  readonly marks: readonly Finding[];
-  readonly faults: readonly DeviceTest[];
-}
 
 /** What is said of a part of a category that broke. How often it does is in the models' own risks. */
 const breakCodes: Readonly<Partial<Record<PartCategory, DefectCode>>> = {
@@ -41,7 +36,7 @@ const breakCodes: Readonly<Partial<Record<PartCategory, DefectCode>>> = {
 };
 
 /** The demo's known truth where the models say nothing: how joints yield, and what is missing or loose in old units. */
-const trueOdds = { usual: 0.9, rung: 0.65, practised: 0.8 };
+const trueOdds = { usual: 0.8, rung: 0.65, practised: 0.8 };
 const trueShift = { better: 0.18, worse: 0.22 };
 const missingShare = 0.015;
 const screwTroubleShare = 0.06;
@@ -87,24 +82,9 @@ export async function lookOver(
   }
 }
 
-/** Decides as the story wants it; what is proposed is computed as at triage. */
-export async function decide(bench: DemoBench, unitId: string, disposition: Disposition): Promise<void> {
-  const apartPlace = disposition === 'quarantine' ? 'ownership' : null;
-  const valued = await bench.propose(bench.unit(unitId));
-  const proposed = valued[0]?.disposition ?? disposition;
-  const weighed = valued
-    .filter(({ isPossible }) => isPossible)
-    .map(({ disposition: choice, cents, lowCents, highCents }) => ({
-      disposition: choice,
-      cents,
-      lowCents,
-      highCents,
-    }));
-  await bench.fact('unit-decided', unitId, { disposition, proposed, apartPlace, weighed }, 0.5);
-}
-
 /** Wipes when it starts, then opens the run sheet. */
 export async function startTeardown(bench: DemoBench, unitId: string): Promise<void> {
+  bench.turn();
   const unit = bench.unit(unitId);
   const model = bench.modelOf(unit);
   if (unit.tests.starts === 'sound') await bench.fact('wipe-recorded', unitId, { method: 'device-erase' }, 4);
@@ -212,6 +192,7 @@ function planned(model: Model, unit: Unit): RunSheet {
 }
 
 export async function gradeAll(bench: DemoBench, leave = 0): Promise<void> {
+  bench.turn();
   const waiting = bench.partsAt('grade');
   for (const part of waiting.slice(0, Math.max(0, waiting.length - leave))) {
     await bench.fact('part-graded', part.id, { readings: inventReadings(part.category, bench.chance) }, 1.5);
@@ -219,6 +200,7 @@ export async function gradeAll(bench: DemoBench, leave = 0): Promise<void> {
 }
 
 export async function shelveAll(bench: DemoBench, bins: readonly string[], leave = 0): Promise<void> {
+  bench.turn();
   const waiting = bench.partsAt('to-shelve');
   for (const part of waiting.slice(0, Math.max(0, waiting.length - leave))) {
     if (!part.isDataCleared) {
@@ -232,26 +214,31 @@ export async function shelveAll(bench: DemoBench, bins: readonly string[], leave
 
 /** Fills the slots that need a part from the shelf. Says whether all could be filled. */
 export async function matchUnit(bench: DemoBench, unitId: string): Promise<boolean> {
-  const model = bench.modelOf(bench.unit(unitId));
-  for (const { part } of slotNeeds(model, bench.unit(unitId)).filter(({ isNeeded }) => isNeeded)) {
-    const [best] = rankForSlot(
-      model,
-      bench.unit(unitId),
-      part.id,
-      bench.partsAt('shelf'),
-      {},
-      startingHouseRules,
-      movesOf,
-    );
-    if (!best) return false;
-    await bench.fact('part-assigned', unitId, { slot: part.id, partId: best.part.id }, 0.4);
+  bench.turn();
+  for (const slot of neededSlots(bench, bench.unit(unitId))) {
+    const partId = bestFor(bench, bench.unit(unitId), slot);
+    if (!partId) return false;
+    await bench.fact('part-assigned', unitId, { slot, partId }, 0.4);
   }
   await bench.fact('unit-matched', unitId, {}, 0.2);
   return true;
 }
 
+/** Whether the shelf has a part for each slot that needs one. */
+export const canBeMatched = (bench: DemoBench, unit: Unit): boolean =>
+  neededSlots(bench, unit).every((slot) => bestFor(bench, unit, slot) !== undefined);
+
+export const neededSlots = (bench: DemoBench, unit: Unit): readonly string[] =>
+  slotNeeds(bench.modelOf(unit), unit)
+    .filter(({ isNeeded }) => isNeeded)
+    .map(({ part }) => part.id);
+
+const bestFor = (bench: DemoBench, unit: Unit, slot: string): string | undefined =>
+  rankForSlot(bench.modelOf(unit), unit, slot, bench.partsAt('shelf'), {}, startingHouseRules, movesOf)[0]?.part.id;
+
 /** The run sheet of a rebuild, where one is needed. */
 export async function startRebuild(bench: DemoBench, unitId: string): Promise<void> {
+  bench.turn();
   const unit = bench.unit(unitId);
   if (unit.stage !== 'rebuild') return;
   await bench.fact(
@@ -263,11 +250,13 @@ export async function startRebuild(bench: DemoBench, unitId: string): Promise<vo
 }
 
 export async function prove(bench: DemoBench, unitId: string, most = Infinity): Promise<void> {
+  bench.turn();
   const model = bench.modelOf(bench.unit(unitId));
   for (const test of model.tests.slice(0, most)) await bench.fact('proof-noted', unitId, { test, result: 'sound' }, 1);
 }
 
 export async function release(bench: DemoBench, unitId: string): Promise<void> {
+  bench.turn();
   if (!bench.unit(unitId).isWiped) await bench.fact('wipe-recorded', unitId, { method: 'device-erase' }, 6);
   const { better, worse } = trueShift;
   const unit = bench.unit(unitId);

@@ -1,8 +1,8 @@
 import { formatTag } from '@/core/shared/tags';
 import type { Model } from '@/core/procedure/model';
 import type { DemoBench } from './demoBench';
+import { conditionFor, decide } from './decisions';
 import {
-  decide,
   gradeAll,
   identify,
   lookOver,
@@ -13,7 +13,6 @@ import {
   startRebuild,
   startTeardown,
   workSheet,
-  type Condition,
 } from './stages';
 
 const unitCount = 36;
@@ -45,40 +44,35 @@ export async function playSummerLot(bench: DemoBench, bins: readonly string[]): 
   let shipments = 0;
   for (const [index, { id, isDonor }] of units.entries()) {
     const model = bench.models[index % 3] as Model;
+    bench.turn();
     await identify(bench, id, model, `${model.id.slice(0, 2).toUpperCase()}${200000 + index * 37}`);
-    await lookOver(bench, id, inventCondition(bench, model, isDonor), model.tests);
-    await decide(bench, id, isDonor ? 'donor' : 'build');
-    if (isDonor) {
+    await lookOver(bench, id, await conditionFor(bench, id, isDonor ? 'donor' : 'build'), model.tests);
+    const decided = await decide(bench, id);
+    if (decided === 'donor') {
       await startTeardown(bench, id);
       await workSheet(bench, id);
-      await gradeAll(bench);
-      await shelveAll(bench, bins);
-      bench.clock.pass(150);
-    } else if (await matchUnit(bench, id)) {
+      await storeParts(bench, bins);
+    } else if (decided === 'build' && (await matchUnit(bench, id))) {
       await startRebuild(bench, id);
       await workSheet(bench, id);
-      await gradeAll(bench);
-      await shelveAll(bench, bins);
+      await storeParts(bench, bins);
       await prove(bench, id);
       await release(bench, id);
       shipped.push(id);
-      bench.clock.pass(150);
     }
+    bench.clock.pass(150);
     if (shipped.length === 4) await send(bench, (shipments += 1), shipped.splice(0));
   }
   await send(bench, shipments + 1, shipped);
 }
 
-async function send(bench: DemoBench, number: number, ids: readonly string[]): Promise<void> {
-  const shipment = formatTag('S', number);
-  for (const id of ids) await bench.fact('unit-sent', id, { shipment, recipient: 'Harbour Row shop' }, 2);
+async function storeParts(bench: DemoBench, bins: readonly string[]): Promise<void> {
+  await gradeAll(bench);
+  await shelveAll(bench, bins);
 }
 
-function inventCondition(bench: DemoBench, model: Model, isDonor: boolean): Condition {
-  const { chance } = bench;
-  const weak = model.tests.filter((test) => ['picture', 'keys', 'charges', 'sound'].includes(test));
-  if (!isDonor)
-    return { marks: chance.happens(0.2) ? ['dent'] : [], faults: chance.happens(0.7) ? [chance.pick(weak)] : [] };
-  const marks = chance.happens(0.3) ? (['crack'] as const) : chance.happens(0.2) ? (['liquid'] as const) : [];
-  return { marks, faults: chance.happens(0.25) ? ['starts'] : [chance.pick(weak)] };
+async function send(bench: DemoBench, number: number, ids: readonly string[]): Promise<void> {
+  bench.turn();
+  const shipment = formatTag('S', number);
+  for (const id of ids) await bench.fact('unit-sent', id, { shipment, recipient: 'Harbour Row shop' }, 2);
 }

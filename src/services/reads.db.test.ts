@@ -2,6 +2,7 @@ import { slotNeeds } from '@/core/sale/slots';
 import { lineStages } from '@/core/entities/stages';
 import { latestFacts } from '@/data/facts/latestFacts';
 import { passedStages } from '@/data/flow/passedStages';
+import { plantedHabit } from '../../scripts/demo/decisions';
 import { loadDemo } from '../../scripts/demo/loadDemo';
 import { scratchDatabase, type Scratch } from '../../tests/support/scratch';
 import type { ParcelRow, UnitRow } from '@/data/rows';
@@ -23,6 +24,8 @@ import { readShelf } from './shelf/readShelf';
 import { readLine } from './line/readLine';
 import { readThing } from './things/readThing';
 import { readScore } from './triage/readScore';
+import { newestModels } from '@/data/models/modelRepository';
+import type { Judged } from '@/core/triage/scoreProposals';
 import { readTriage } from './triage/readTriage';
 
 /** What each screen reads of the demo workshop. The demo is the same every time, but for its dates. */
@@ -123,6 +126,39 @@ describe('what the screens read', () => {
     expect(score.judged.length).toBeGreaterThan(10);
     expect(score.held).toBe(score.judged.filter(({ isHeld }) => isHeld).length);
     for (const { chosen, expected } of score.judged) expect(expected.disposition).toBe(chosen);
+  });
+
+  test('Triage: the record finds the one mistake that the house makes again and again, and no other', async () => {
+    const { habits, judged, decided, followed } = await readScore(scratch.db, now);
+    const model = (await newestModels(scratch.db)).find(({ id }) => id === plantedHabit.model);
+    expect(habits.map(({ of, proposed, chosen }) => [of, proposed, chosen])).toEqual([
+      [{ name: model?.name, fault: plantedHabit.fault }, 'build', plantedHabit.chosen],
+    ]);
+    const [habit] = habits;
+    // By plain arithmetic: what these donors brought beyond what building was expected to, less the same of builds.
+    const mean = (all: readonly Judged[]) => all.reduce((sum, { byCents }) => sum + byCents, 0) / all.length;
+    const builds = judged.filter(({ proposed, chosen }) => proposed === 'build' && chosen === 'build');
+    const own = judged.filter(({ tag }) => habit?.tags.includes(tag));
+    expect(habit?.cents).toBe(Math.round(mean(own) - mean(builds)));
+    expect(habit?.highCents).toBeLessThan(0);
+    // Beside that people follow the proposals about as real ones would.
+    const others = decided - own.length;
+    expect(followed / others).toBeGreaterThan(0.75);
+    expect(followed).toBeLessThan(others);
+  });
+
+  test('the demo’s people: one works on a unit’s sheet alone, and nobody on two at a time', async () => {
+    const steps = (await scratch.db('facts').where({ type: 'step-done' }).orderBy('position')) as {
+      unit_id: string;
+      person_id: string;
+    }[];
+    const sheets = new Set(steps.map(({ unit_id: unit, person_id: person }) => `${unit} ${person}`));
+    const units = new Set(steps.map(({ unit_id: unit }) => unit));
+    // A unit has a sheet out, or one for its rebuild: somebody else may have that one, never both at once.
+    expect(sheets.size).toBe(units.size);
+    const turns = steps.filter(({ unit_id: unit }, at) => unit !== steps[at - 1]?.unit_id);
+    expect(turns.length).toBe(units.size);
+    expect(new Set(steps.map(({ person_id: person }) => person)).size).toBeGreaterThan(3);
   });
 
   test('Bench: the lists put what is under way first, with what is left of it', async () => {

@@ -15,3 +15,13 @@ declare module '@stdlib/stats-base-dists-poisson-cdf/lib/main.js' {
   const chance: typeof cdf;
   export default chance;
 }
+declare module '@stdlib/stats-base-dists-t-cdf/lib/main.js' {
+  import type cdf from '@stdlib/stats-base-dists-t-cdf';
+  const chance: typeof cdf;
+  export default chance;
+}
+declare module '@stdlib/stats-base-dists-t-quantile/lib/main.js' {
+  import type quantile from '@stdlib/stats-base-dists-t-quantile';
+  const value: typeof quantile;
+  export default value;
+}

@@ -15,6 +15,8 @@ const weighed = (disposition: Weighed['disposition'], cents: number): Weighed =>
 const decision = (given: Partial<Decision>): Decision => ({
   tag: 'U-0001',
   name: 'Lantern 5',
+  marks: [],
+  faults: [],
   proposed: 'build',
   chosen: 'build',
   weighed: [weighed('build', 5000), weighed('donor', 3000)],

@@ -1,10 +1,15 @@
 import type { Weighed } from '@/core/entities/entities';
 import type { Disposition } from '@/core/entities/stages';
+import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 
 /** One decision with what became of it. */
 export interface Decision {
   readonly tag: string;
+  /** Of its model. */
   readonly name: string;
+  /** What was found on it, and the tests that failed. */
+  readonly marks: readonly Finding[];
+  readonly faults: readonly DeviceTest[];
   readonly proposed: Disposition;
   readonly chosen: Disposition;
   /** What was expected when it was decided; empty for decisions from before that was kept. */

@@ -1,7 +1,10 @@
 import * as words from '@/words/catalogue/triage';
+import { kindsFound } from '@/core/findings/mark';
+import { deviceTests } from '@/core/procedure/vocabulary';
 import { modelAmong } from '@/core/procedure/model';
 import type { Knex } from 'knex';
 import { actualMoney } from '@/core/triage/actualMoney';
+import { houseHabits, type Habit } from '@/core/triage/houseHabits';
 import { scoreProposals, type ProposalScore } from '@/core/triage/scoreProposals';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { priceBook } from '@/data/prices/priceBook';
@@ -15,8 +18,13 @@ import { unitsById } from '@/data/units/unitRepository';
 /** So many of the last decisions are judged. */
 const lookedAt = 1000;
 
-/** How the proposals of triage did, from what became of the units. */
-export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
+/** How the proposals of triage did, and what the house does otherwise. */
+export interface ProposalRecord extends ProposalScore {
+  readonly habits: readonly Habit[];
+}
+
+/** The record of the proposals of triage, from what became of the units. */
+export async function readScore(db: Knex, now: Date): Promise<ProposalRecord> {
   const rows = await decisions(db, lookedAt);
   const ids = rows.map(({ unitId }) => unitId);
   const [units, freed] = await Promise.all([unitsById(db, ids), partsFreedFrom(db, ids)]);
@@ -31,7 +39,7 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
       units.flatMap((unit) => Object.values(unit.fitted)),
     ),
   ]);
-  return scoreProposals(
+  const score = scoreProposals(
     rows.flatMap(({ unitId, payload, seconds }) => {
       const unit = units.find(({ id }) => id === unitId);
       if (!unit) return [];
@@ -42,6 +50,8 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
         {
           tag: unit.tag,
           name: model?.name ?? words.modelNotKnown(),
+          marks: kindsFound(unit),
+          faults: deviceTests.filter((test) => unit.tests[test] === 'fault'),
           proposed: payload.proposed,
           chosen: payload.disposition,
           weighed: payload.weighed ?? [],
@@ -50,4 +60,5 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalScore> {
       ];
     }),
   );
+  return { ...score, habits: houseHabits(score.judged) };
 }

@@ -4,8 +4,10 @@ import { money, signedMoney } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import type { Judged, ProposalScore } from '@/core/triage/scoreProposals';
+import type { ProposalRecord } from '@/services/triage/readScore';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
+import { Habits } from './Habits';
 import { RangeBar } from '@/ui/base/RangeBar';
 import { ScrollBox } from '@/ui/base/ScrollBox';
 import { Section } from '@/ui/base/Section';
@@ -18,9 +20,9 @@ import * as words from '@/words/catalogue/triage';
 const shown = 40;
 
 /** How did the proposals do, and who was right where they were overruled? From what became of the units. */
-export function ScoreScreen({ score }: { readonly score: ProposalScore }) {
+export function ScoreScreen({ score }: { readonly score: ProposalRecord }) {
   const router = useRouter();
-  const { decided, followed, judged, held, overruled } = score;
+  const { decided, followed, judged, held, overruled, habits } = score;
   return (
     <Box p="24px 28px" maxW="1240px">
       <Headline
@@ -54,6 +56,7 @@ export function ScoreScreen({ score }: { readonly score: ProposalScore }) {
               }
             />
           </Box>
+          {overruled.judged > 0 && <Habits habits={habits} />}
           <Section
             title={words.furthestFromExpectationFirst()}
             note={judged.length > shown ? counts.ofAll({ count: shown, all: judged.length }) : undefined}

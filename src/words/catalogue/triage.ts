@@ -99,6 +99,18 @@ export const hasTray = (d: { isSo: 'yes' | 'no' }) => l`${select(d.isSo, { "yes"
 export const hasDoor = (d: { isSo: 'yes' | 'no' }) => l`${select(d.isSo, { "yes": l`a lid or door opens by hand`, "other": l`nothing opens by hand` })}`;
 export const lookOption = (d: { look: Text; count: Text }) => l`${d.look} (${d.count})`;
 export const noneJudged = () => l`none judged`;
+export const doneOtherwiseHere = () => l`Done otherwise here, again and again`;
+export const insteadOf = (d: { chosen: Text; proposed: Text; times: number }) => l`${d.chosen} instead of ${d.proposed}, ${plural(d.times, 0, { "one": l`${number(d.times)} time`, "other": l`${number(d.times)} times` })}`;
+export const faultOf = (d: { test: Text }) => l`${d.test} at fault`;
+export const anyUnit = () => l`any unit`;
+export const costsAUnit = (d: { cents: number }) => l`${money(d.cents)} less a unit`;
+export const bringsAUnit = (d: { cents: number }) => l`${money(d.cents)} more a unit`;
+export const lessInAll = (d: { cents: number }) => l`${money(d.cents)} less in all`;
+export const moreInAll = (d: { cents: number }) => l`${money(d.cents)} more in all`;
+export const followOrNote = () => l`Follow the proposal there, or note at Triage what it does not see.`;
+export const goOnAndNote = () => l`Go on, and note at Triage what the proposal does not see.`;
+export const noHabitIsClear = () => l`Nothing that is done otherwise here is clearly dearer or better yet: it takes five finished units of a kind at least.`;
+export const rangeOfHabit = (d: { low: number; high: number }) => l`80 % range: ${money(d.low)} to ${money(d.high)}`;
 export const modelNotKnown = () => l`model not known`;
 export const weighing = () => l`Weighing the choices …`;
 export const together = () => l`together`;
