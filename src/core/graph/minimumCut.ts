@@ -1,9 +1,11 @@
 /** A network under construction: nodes are 0…n−1, capacities whole numbers or Infinity. */
 export class FlowNetwork {
   private readonly first: Int32Array;
-  private readonly target: number[] = [];
-  private readonly next: number[] = [];
-  private readonly room: number[] = [];
+  private edges = 0;
+  // Each edge and its way back lie beside one another; the lists grow as they are needed.
+  private target = new Int32Array(64);
+  private next = new Int32Array(64);
+  private room = new Float64Array(64);
 
   constructor(private readonly count: number) {
     this.first = new Int32Array(count).fill(-1);
@@ -20,7 +22,7 @@ export class FlowNetwork {
     if (!(capacity >= 0)) throw new RangeError(`addEdge: a capacity of ${capacity}`);
     this.addHalf(from, to, capacity);
     this.addHalf(to, from, 0);
-    return this.target.length - 2;
+    return this.edges - 2;
   }
 
   /** What goes along an edge after `minimumCut`. */
@@ -28,17 +30,38 @@ export class FlowNetwork {
     return this.room[edge + 1] as number;
   }
 
+  /** Makes room on an edge, or takes what is left of it before anything flows. */
+  widen(edge: number, by: number): void {
+    this.room[edge] = (this.room[edge] as number) + by;
+  }
+
+  /** All that flows, to come back to with `goTo`. */
+  saved(): Float64Array {
+    return this.room.slice(0, this.edges);
+  }
+
+  goTo(saved: Float64Array): void {
+    this.room.set(saved);
+  }
+
   private addHalf(from: number, to: number, capacity: number): void {
-    this.target.push(to);
-    this.room.push(capacity);
-    this.next.push(this.first[from] as number);
-    this.first[from] = this.target.length - 1;
+    const edge = this.edges++;
+    if (edge === this.target.length) {
+      this.target = longer(this.target, Int32Array);
+      this.next = longer(this.next, Int32Array);
+      this.room = longer(this.room, Float64Array);
+    }
+    this.target[edge] = to;
+    this.room[edge] = capacity;
+    this.next[edge] = this.first[from] as number;
+    this.first[from] = edge;
   }
 
   /**
-   * The greatest flow from source to sink, and with it a least cut.
+   * The greatest flow from source to sink, and with it a least cut. Where edges were widened since, it goes on from what flows
+   * already.
    *
-   * @returns value  of the flow, which is the capacity of the cut
+   * @returns value  of what flows beyond that; the first time, the capacity of the cut
    *          isSourceSide  the largest source side among all least cuts: ties fall to the source. The nodes that can no
    *          longer reach the sink
    * Cost: O(n²·m) at worst; a few milliseconds for 1,000 nodes as they come here
@@ -47,24 +70,28 @@ export class FlowNetwork {
   minimumCut(source: number, sink: number): { readonly value: number; readonly isSourceSide: readonly boolean[] } {
     let value = 0;
     for (;;) {
-      const levels = this.levelsFrom(source);
+      const levels = this.levelsFrom(source, sink);
       if ((levels[sink] as number) < 0) break;
-      value += this.push(source, sink, Infinity, levels, Int32Array.from(this.first));
+      value += this.push(source, sink, Infinity, levels, this.first.slice());
     }
     return { value, isSourceSide: this.sideWithoutSink(sink) };
   }
 
-  private levelsFrom(source: number): Int32Array {
+  private levelsFrom(source: number, sink: number): Int32Array {
     const levels = new Int32Array(this.count).fill(-1);
     levels[source] = 0;
-    const queue = [source];
-    for (let head = 0; head < queue.length; head += 1) {
+    const queue = new Int32Array(this.count);
+    queue[0] = source;
+    let tail = 1;
+    for (let head = 0; head < tail; head += 1) {
       const node = queue[head] as number;
+      // Beyond the sink nothing is looked for.
+      if (levels[sink] !== -1 && (levels[node] as number) + 1 >= (levels[sink] as number)) break;
       for (let edge = this.first[node] as number; edge !== -1; edge = this.next[edge] as number) {
         const to = this.target[edge] as number;
         if ((this.room[edge] as number) > 0 && (levels[to] as number) < 0) {
           levels[to] = (levels[node] as number) + 1;
-          queue.push(to);
+          queue[tail++] = to;
         }
       }
     }
@@ -92,17 +119,28 @@ export class FlowNetwork {
   private sideWithoutSink(sink: number): readonly boolean[] {
     const reaches: boolean[] = new Array<boolean>(this.count).fill(false);
     reaches[sink] = true;
-    const queue = [sink];
-    for (let head = 0; head < queue.length; head += 1) {
+    const queue = new Int32Array(this.count);
+    queue[0] = sink;
+    let tail = 1;
+    for (let head = 0; head < tail; head += 1) {
       const node = queue[head] as number;
       for (let edge = this.first[node] as number; edge !== -1; edge = this.next[edge] as number) {
         const from = this.target[edge] as number;
         if (!reaches[from] && (this.room[edge ^ 1] as number) > 0) {
           reaches[from] = true;
-          queue.push(from);
+          queue[tail++] = from;
         }
       }
     }
     return reaches.map((does) => !does);
   }
+}
+
+function longer<Numbers extends Int32Array | Float64Array>(
+  numbers: Numbers,
+  Kind: new (length: number) => Numbers,
+): Numbers {
+  const more = new Kind(2 * numbers.length);
+  more.set(numbers);
+  return more;
 }

@@ -1,5 +1,5 @@
 import type { Operation } from '@/core/procedure/operations';
-import { bestClosure, ClosureSolver, type Closure } from '../choice/bestClosure';
+import { bestClosure, ChoiceOfWeights, type Closure } from '../choice/bestClosure';
 import type { ClosureProblem } from '../choice/closureProblem';
 import { freeingClauses, operationClauses } from '../choice/operationClauses';
 
@@ -33,8 +33,8 @@ export interface BreakEven {
   readonly extra: readonly string[];
 }
 
-/** Branches for all break-evens of a model together; a second or two where nearly every arc has alternatives. */
-const mostBranches = 600;
+/** Branches for each break-even of a model: few need one in ten of these. */
+const mostBranches = 200;
 
 /** Weights are thousandths of a cent, so that a cent of price always shows. */
 const fine = 1000;
@@ -51,7 +51,7 @@ export interface ChoiceGround {
 
 interface Weighed {
   readonly problem: ClosureProblem;
-  /** The item that carries the worth of each prize: its own, or that of its pair. */
+  /** The item that carries the worth of each prize: it needs its part, and the one that is bound to it. */
   readonly carriers: readonly number[];
 }
 
@@ -67,24 +67,15 @@ function weigh({ operations, cost, isAllowed }: ChoiceGround, prizes: readonly P
     weights.push(0);
     return clauses.push([any]) - 1;
   });
-  const carriers = prizes.map(({ part, boundTo }, index) => {
+  const carriers = prizes.map((prize, index) => {
+    const { part, boundTo } = prize;
     const partner = prizes.findIndex((other) => other.part === boundTo || other.boundTo === part);
-    if (partner === -1) return partItems[index] as number;
-    if (partner < index) return -1;
-    weights.push(0);
-    return clauses.push([[partItems[index] as number], [partItems[partner] as number]]) - 1;
-  });
-  const carried = carriers.map((item, index) => {
-    if (item !== -1) return item;
-    const { part, boundTo } = prizes[index] as Prize;
-    return carriers[prizes.findIndex((other) => other.part === boundTo || other.boundTo === part)] as number;
-  });
-  prizes.forEach((prize, index) => {
-    const item = carried[index] as number;
-    weights[item] = (weights[item] as number) + worthOf(prize, prize.soundCents);
+    const both = partner === -1 ? [index] : [index, partner];
+    weights.push(worthOf(prize, prize.soundCents));
+    return clauses.push(both.map((own) => [partItems[own] as number])) - 1;
   });
   const barred = operations.flatMap((operation, index) => (isAllowed(operation) ? [] : [index]));
-  return { problem: { weights, clauses, barred }, carriers: carried };
+  return { problem: { weights, clauses, barred }, carriers };
 }
 
 const worthOf = ({ chance }: Prize, soundCents: number): number => Math.round(soundCents * chance * fine);
@@ -131,20 +122,18 @@ function chosenBy(
  */
 export function breakEvens(ground: ChoiceGround, prizes: readonly Prize[]): readonly BreakEven[] {
   const { problem, carriers } = weigh(ground, prizes);
-  const solver = new ClosureSolver(problem.clauses, problem.barred);
-  const now = solver.solve(problem.weights) as Closure;
+  const choice = new ChoiceOfWeights(problem);
+  const now = choice.best({}) as Closure;
   const isTaken = new Set(now.items);
-  let left = mostBranches;
   return prizes.map((prize, index) => {
     const carrier = carriers[index] as number;
     const own = worthOf(prize, prize.soundCents);
-    const weights = problem.weights.map((weight, item) => (item === carrier ? weight - own : weight));
     // What is in the best plan stays in it when it is forced, and what is not changes nothing by losing its worth.
-    const without = isTaken.has(carrier) ? (solver.solve(weights, [], left) as Closure) : now;
-    const withIt = isTaken.has(carrier) ? now : solver.solve(weights, [carrier], left);
+    const isIn = isTaken.has(carrier);
+    const without = isIn ? (choice.best({ isOut: [carrier], mostNodes: mostBranches }) as Closure) : now;
+    const withIt = isIn ? now : choice.best({ isIn: [carrier], mostNodes: mostBranches });
     if (!withIt) return { part: prize.part, payFromCents: null, isProven: true, extra: [] };
-    left = Math.max(0, left - (isTaken.has(carrier) ? without : withIt).branches);
-    const missing = without.weight - (isTaken.has(carrier) ? now.weight - own : withIt.weight);
+    const missing = without.weight - (withIt.weight - own);
     const before = new Set(without.items);
     return {
       part: prize.part,
