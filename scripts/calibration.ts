@@ -29,13 +29,13 @@ async function live(world: World, shops: number): Promise<Tally> {
   const tallies = await Promise.all(
     Array.from({ length: processes }, (_, own) => {
       const seeds = Array.from({ length: shops }, (_seed, at) => at + 1).filter((seed) => seed % processes === own);
-      return lived({ seeds, world, life: usualLife });
+      return lifeOf({ seeds, world, life: usualLife });
     }),
   );
   return tallies.flat().reduce(together, emptyTally);
 }
 
-const lived = (question: ShopQuestion): Promise<readonly Tally[]> =>
+const lifeOf = (question: ShopQuestion): Promise<readonly Tally[]> =>
   new Promise((done, failed) => {
     const tallies: Tally[] = [];
     // Run as this one is: tsx does not read worker threads.
@@ -46,11 +46,14 @@ const lived = (question: ShopQuestion): Promise<readonly Tally[]> =>
     child.send(question);
   });
 
-/** `npm run calibration [shops]`: how often what the application says comes true, and what following it earns. */
+/** `npm run calibration [shops] [world, 1 to 3]`: how often what the application says comes true, and what following it earns. */
 async function main(): Promise<void> {
   const shops = Number(process.argv[2] ?? usualShops);
   if (!Number.isInteger(shops) || shops < 1) throw new Error('How many shops? A whole number, 1 or more.');
-  for (const world of worlds) {
+  const only = process.argv[3];
+  const lived = worlds.filter((_, at) => only === undefined || only === String(at + 1));
+  if (lived.length === 0) throw new Error(`Which world? A number from 1 to ${worlds.length}, or none for all.`);
+  for (const world of lived) {
     say(`\n## ${world.name}\n`);
     say(calibrationTables(await live(world, shops)).join('\n'));
   }

@@ -209,8 +209,9 @@ export class RandomHistory {
       if (replan.ok) return { type: 'sheet-replanned', subjectId, payload: replan.value.payload };
     }
     if (chance.happens(0.1) && model.operations.some(({ id, ladder }) => id === step.operationId && ladder)) {
-      const rung = rungNow(unit.sheet, step.id) + 1;
-      return { type: 'step-resisted', subjectId, payload: { stepId: step.id, rung, seconds: 40 } };
+      const before = rungNow(unit.sheet, step.id);
+      const tried = chance.happens(0.3) ? { rung: before, isHandedOver: true as const } : { rung: before + 1 };
+      return { type: 'step-resisted', subjectId, payload: { stepId: step.id, ...tried, seconds: 40 } };
     }
     if (step.leg === 'gate')
       return { type: 'gate-judged', subjectId, payload: { stepId: step.id, hasPassed: chance.happens(0.7) } };

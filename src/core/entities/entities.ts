@@ -76,11 +76,15 @@ export interface ScrewTrouble {
   readonly count: number;
 }
 
-/** A joint that did not yield: the rung of its ladder that is tried now, from 1, and the seconds spent before it. */
+/**
+ * A joint that did not yield: the rung of its ladder that is tried now, from 1, and the seconds spent before it. Handed over to
+ * more practised hands it stays at the way it was tried (0: the usual one).
+ */
 export interface Resistance {
   readonly stepId: string;
   readonly rung: number;
   readonly seconds: number;
+  readonly isHandedOver?: true;
 }
 
 /** A step that was passed over, and why. */

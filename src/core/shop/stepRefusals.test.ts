@@ -3,6 +3,7 @@ import { phone, shippedModels } from '../../../tests/support/models';
 import type { SheetState } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import { sheetOf } from '@/core/sheet/sheetOf';
+import { rungNow } from '@/core/sheet/rungNow';
 import { nextStep, partsToTag } from '@/core/sheet/sheetSteps';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { definitions } from './facts';
@@ -170,9 +171,17 @@ describe('what a step has not', () => {
     expect(resist(2)).toEqual({ reason: 'no-further-rung', values: tagged });
     for (let rung = 1; rung <= rungs; rung += 1) expect(resist(rung)).toBe('ok');
     expect(resist(rungs + 1)).toEqual({ reason: 'no-further-rung', values: tagged });
-    expect(bench.unit().sheet?.resistances.map(({ rung }) => rung)).toEqual(
-      Array.from({ length: rungs }, (_, index) => index + 1),
-    );
+    expect(resist(0)).toEqual({ reason: 'no-further-rung', values: tagged });
+    // Handed over it stays at the rung it was tried on, whoever says so; on any other it is not.
+    const handOver = (rung: number) =>
+      bench.act('step-resisted', 'u', { stepId: step.id, rung, seconds: 20, isHandedOver: true });
+    expect(handOver(rungs - 1)).toEqual({ reason: 'no-further-rung', values: tagged });
+    expect(handOver(rungs)).toBe('ok');
+    expect(rungNow(bench.unit().sheet as SheetState, step.id)).toBe(rungs);
+    expect(bench.unit().sheet?.resistances.map(({ rung }) => rung)).toEqual([
+      ...Array.from({ length: rungs }, (_, index) => index + 1),
+      rungs,
+    ]);
   });
 
   test('no gate to judge, no torque to read, nothing to reuse, nothing to wait for', () => {

@@ -21,7 +21,7 @@ export interface SimulatedStep {
   /** Which of its ends it took, where it has several. */
   readonly end: string | null;
   readonly broke: readonly string[];
-  /** Of one that may resist: the way it was tried last (0: the usual one), and whether it yielded to that. */
+  /** Of one that may resist: the way it was tried last (0: the usual one), and whether it yielded to that and not to other hands. */
   readonly tried: { readonly rung: number; readonly hasYielded: boolean } | null;
 }
 
@@ -114,7 +114,7 @@ export function simulateTeardown(
     const policy = policies.get(operation.id);
     const tried = policy ? simulatePolicy(policy, truth.odds?.get(operation.id), chance) : null;
     cents += tried?.cents ?? 0;
-    if (tried && !tried.hasYielded) {
+    if (tried && !tried.isOpen) {
       steps.push({ operation: operation.id, minutes: tried.minutes, end: null, broke: [], tried });
       continue;
     }
@@ -141,16 +141,16 @@ function simulatePolicy({ stages }: LadderPolicy, odds: YieldOdds | undefined, c
   for (const [at, stage] of stages.entries()) {
     const { minutes: until, breakage, consumableCents, leaveAt, then, isOther = false } = stage;
     const really = odds?.[isOther ? 'practised' : at === 0 ? 'usual' : 'rung'] ?? stage.yields;
-    // Who is handed it goes on where it stands: the log knows no rung for that.
+    // Who is handed it goes on where it stands.
     rung = isOther ? rung : at;
     cents += consumableCents;
-    if (chance.happens(breakage)) return { minutes, cents, rung, hasYielded: false };
+    if (chance.happens(breakage)) break;
     const takes = chance.happens(really) ? drawTriangle(until, chance) : Infinity;
     minutes += Math.min(takes, leaveAt);
-    if (takes <= leaveAt) return { minutes, cents, rung, hasYielded: true };
+    if (takes <= leaveAt) return { minutes, cents, rung, isOpen: true, hasYielded: !isOther };
     if (then === 'stop') break;
   }
-  return { minutes, cents, rung, hasYielded: false };
+  return { minutes, cents, rung, isOpen: false, hasYielded: false };
 }
 
 function drawEnd({ ends = [] }: Operation, chance: Chance): NonNullable<Operation['ends']>[number] | undefined {

@@ -77,7 +77,8 @@ describe('parseFact', () => {
     ['unit-sent', { shipment: 'S-1' }, 'shipment'],
     ['sheet-started', { keeping: 'pocket' }, 'keeping'],
     ['sheet-replanned', { findings: ['ghost'] }, 'findings'],
-    ['step-resisted', { rung: 0 }, 'rung'],
+    ['step-resisted', { rung: -1 }, 'rung'],
+    ['step-resisted', { isHandedOver: false }, 'isHandedOver'],
     ['sheet-started', { targets: Array.from({ length: 101 }, () => 'battery') }, 'targets'],
   ])('%s with %j is refused at %s', (type, wrong, field) => {
     expect(refusal(envelope(type, { ...right[type], ...wrong }))).toMatchObject({

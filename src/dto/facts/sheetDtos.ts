@@ -6,6 +6,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  Equals,
   IsOptional,
   IsString,
   IsUUID,
@@ -83,7 +84,7 @@ export class StepResistedDto implements Omit<Payloads['step-resisted'], never> {
   stepId!: string;
 
   @IsInt()
-  @Min(1)
+  @Min(0)
   @Max(20)
   rung!: number;
 
@@ -91,6 +92,10 @@ export class StepResistedDto implements Omit<Payloads['step-resisted'], never> {
   @Min(0)
   @Max(longestStepSeconds)
   seconds!: number;
+
+  @IsOptional()
+  @Equals(true)
+  isHandedOver?: true;
 }
 
 export class FreedPartDto implements Omit<FreedPart, 'tag'> {

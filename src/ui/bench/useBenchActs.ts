@@ -63,7 +63,11 @@ export function useBenchActs({ unit, model, shop, state, step, operation, clock,
     print: () => void window.open(`/api/run-sheets/${unit.tag}.pdf`),
     move: (to: Exclude<Move, 'go-on'>, seconds: number) => {
       if (to === 'next-rung') shop.act('step-resisted', unit.id, { stepId, rung: rungNow(state, stepId) + 1, seconds });
-      if (to === 'hand-over') router.push(`/${state.kind}`);
+      if (to === 'hand-over') {
+        // Noted, so that what other hands open is not counted as a way that yielded.
+        shop.act('step-resisted', unit.id, { stepId, rung: rungNow(state, stepId), seconds, isHandedOver: true });
+        router.push(`/${state.kind}`);
+      }
       if (to === 'stop' && operation) replan({ because: 'will-not-yield', operationId: operation.id });
     },
   };

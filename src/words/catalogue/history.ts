@@ -20,6 +20,7 @@ export const sheetReplanned = (d: { because: Text }) => l`Run sheet replanned: $
 export const hazardCleared = () => l`Declared safe`;
 export const noteWritten = (d: { text: Text }) => l`Note: ${d.text}`;
 export const sheetClosed = (d: { because: Text }) => l`Run sheet closed: ${d.because}`;
+export const stepHandedOver = (d: { step: Text }) => l`${d.step}: won’t come loose, handed over`;
 export const stepResisted = (d: { step: Text; rung: Text }) => l`${d.step}: won’t come loose, attempt ${d.rung}`;
 export const stepDone = (d: { step: Text; seconds: number }) => l`${d.step}, ${stopwatch(d.seconds)}`;
 export const stepSkipped = (d: { step: Text; because: Text }) => l`${d.step} skipped: ${d.because}`;

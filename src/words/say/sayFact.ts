@@ -65,7 +65,8 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
   'hazard-cleared': words.hazardCleared,
   'note-written': words.noteWritten,
   'sheet-closed': words.sheetClosed,
-  'step-resisted': ({ rung }, named) => words.stepResisted({ step: stepOf(named), rung }),
+  'step-resisted': ({ rung, isHandedOver = false }, named) =>
+    isHandedOver ? words.stepHandedOver({ step: stepOf(named) }) : words.stepResisted({ step: stepOf(named), rung }),
   'step-done': ({ seconds }, named) => words.stepDone({ step: stepOf(named), seconds }),
   'step-skipped': ({ because }, named) => words.stepSkipped({ step: stepOf(named), because: skipNames[because] }),
   'wait-begun': ({ minutes, fixture, place }, named) =>

@@ -47,14 +47,17 @@ export const stepFacts = {
       const rungs = step.leg === 'out' ? (operation?.ladder?.rungs ?? []) : [];
       const before = rungNow(sheet, step.id);
       const rung = rungs[before];
+      const noted = [...sheet.resistances, fact.payload];
+      if (fact.payload.isHandedOver)
+        return fact.payload.rung === before
+          ? accept([unitChange(unit, { ...unit, sheet: { ...sheet, resistances: noted } })])
+          : refuse('no-further-rung', { tag: unit.tag });
       if (fact.payload.rung !== before + 1 || !rung) return refuse('no-further-rung', { tag: unit.tag });
       const locked = rung.heat ? lockedMinutes(sheet, fact.at) : 0;
       if (locked > 0 && !world.isPast) return refuse('heat-locked', { tag: unit.tag, minutes: locked });
       // A rung that brings solvent to the seam locks the heat as a step does that begins with it.
       const aired = withSolvent(sheet, rung.solvent?.ventilateMinutes, fact.at);
-      return accept([
-        unitChange(unit, { ...unit, sheet: { ...aired, resistances: [...aired.resistances, fact.payload] } }),
-      ]);
+      return accept([unitChange(unit, { ...unit, sheet: { ...aired, resistances: noted } })]);
     }),
   }),
 

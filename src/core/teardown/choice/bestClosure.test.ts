@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bestClosure } from './bestClosure';
+import { bestClosure, ChoiceOfWeights } from './bestClosure';
 import { takeable, type ClosureProblem } from './closureProblem';
 
 /** The best of all subsets that can be taken in some order. */
@@ -74,10 +74,68 @@ describe('bestClosure', () => {
   });
 
   test('gives up its proof, not its answer, when it may not look any further', () => {
-    const closure = bestClosure({ weights: [9, -5, -4], clauses: [[[1, 2]], [], []] }, 0);
-    expect(closure?.isProven).toBe(false);
-    expect(closure?.upperBound).toBe(9);
-    expect(closure?.weight).toBeLessThan(5);
+    let given = 0;
+    fc.assert(
+      fc.property(problems, (problem) => {
+        const closure = bestClosure(problem, 0);
+        const best = bruteForce(problem);
+        if (closure === undefined || best === undefined) return expect(closure).toBe(best);
+        expect(closure.weight).toBeLessThanOrEqual(best);
+        expect(closure.upperBound).toBeGreaterThanOrEqual(best);
+        expect(closure.isProven).toBe(closure.weight === closure.upperBound);
+        given += Number(!closure.isProven);
+      }),
+      { numRuns: 1500, seed: 11 },
+    );
+    expect(given).toBeGreaterThan(0);
+  });
+
+  test('of equals, the one with most of what brings something', () => {
+    const best = (problem: ClosureProblem, weight: number): number => {
+      let most = 0;
+      for (let mask = 0; mask < 1 << problem.weights.length; mask += 1) {
+        const items = problem.weights.flatMap((_, item) => (mask & (1 << item) ? [item] : []));
+        const has = (item: number) => items.includes(item);
+        if (takeable(problem.weights.length, problem.clauses, has).length < items.length) continue;
+        if (!(problem.forced ?? []).every(has) || (problem.barred ?? []).some(has)) continue;
+        if (items.reduce((sum, item) => sum + (problem.weights[item] as number), 0) !== weight) continue;
+        most = Math.max(most, items.filter((item) => (problem.weights[item] as number) > 0).length);
+      }
+      return most;
+    };
+    fc.assert(
+      fc.property(problems, (problem) => {
+        const closure = bestClosure(problem);
+        if (!closure) return;
+        const brings = closure.items.filter((item) => (problem.weights[item] as number) > 0);
+        expect(brings.length).toBe(best(problem, closure.weight));
+      }),
+      { numRuns: 500, seed: 3 },
+    );
+  });
+
+  test('asked again and again with things forced in or left out, each answer is the best of all subsets', () => {
+    let [asked, forced] = [0, 0];
+    fc.assert(
+      fc.property(problems, ({ weights, clauses, barred }) => {
+        const choice = new ChoiceOfWeights({ weights, clauses, barred });
+        // The first answer leaves branches behind that all others begin from.
+        const now = choice.best({});
+        expect(now?.weight).toBe(bruteForce({ weights, clauses, barred }));
+        weights.forEach((_, item) => {
+          const without = choice.best({ isOut: [item] });
+          const withIt = choice.best({ isIn: [item] });
+          expect(without?.weight).toBe(bruteForce({ weights, clauses, barred: [...(barred ?? []), item] }));
+          expect(withIt?.weight).toBe(bruteForce({ weights, clauses, barred, forced: [item] }));
+          expect([without, withIt].every((own) => !own || own.isProven)).toBe(true);
+          expect(without?.items.includes(item)).not.toBe(true);
+          asked += 2;
+          forced += Number(withIt !== undefined);
+        });
+      }),
+      { numRuns: 400, seed: 2027 },
+    );
+    expect(forced).toBeGreaterThan(asked / 8);
   });
 
   test('weights in parts of a cent are a caller’s mistake', () => {
