@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import type { Model } from '@/core/procedure/model';
 import { screens } from '../../scripts/support/screens';
-import { Bench, go, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { Bench, go, pause, press, says, settled, text, watchTrouble } from '../support/e2e';
 import { shippedModels } from '../support/models';
 import { makeDonor } from '../support/makeUnits';
 
@@ -39,6 +39,37 @@ test('after a run sheet was open, what is computed beside a page still is: in ea
     await says(page, 'after parts and labour');
   };
   for (const open of [forecast, plan, plan, forecast, forecast]) await open();
+});
+
+test('what a parcel gives follows the box: said to be empty, what is missing is not expected any more', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/dock');
+  await page.click('::-p-text(Ferry line, autumn lot)');
+  await says(page, '2 units of 26 still in the box');
+  const gives = () =>
+    page.$$eval('section', (all) =>
+      all.map(({ innerText }) => innerText).find((own) => own.includes('Expected result')),
+    );
+  const changedFrom = async (before: string | undefined) => {
+    for (let tries = 0; tries < 100; tries += 1) {
+      const now = await gives();
+      if (now?.includes('after parts and labour') && now !== before) return now;
+      await pause(200);
+    }
+    throw new Error(`still ${before}`);
+  };
+  /** The middle of what it is expected to bring: the safe price is below it. */
+  const worthOf = (said: string) => Number(/more than €([\d.,]+)/.exec(said)?.[1]?.replace(/,/g, ''));
+  const full = await changedFrom(undefined);
+  await press(page, 'e');
+  await says(page, 'Box is not empty');
+  const empty = await changedFrom(full);
+  expect(worthOf(empty)).toBeGreaterThan(0);
+  expect(worthOf(empty)).toBeLessThan(worthOf(full));
+  // Said by mistake: the same is expected as before, to the cent.
+  await press(page, 'e');
+  await says(page, 'Box is empty');
+  expect(await changedFrom(empty)).toBe(full);
 });
 
 test('every screen after every other, kept pages on: nothing is in trouble, nothing cannot be shown', async () => {

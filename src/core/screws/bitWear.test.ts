@@ -1,4 +1,5 @@
 import { phone } from '../../../tests/support/models';
+import { Chance } from '@/core/shared/chance';
 import type { BitLife } from './bitInUse';
 import { wearOf } from './bitWear';
 import { screwsTurned } from './screwsTurned';
@@ -57,5 +58,24 @@ describe('wearOf', () => {
         worn += Number(expected);
       }
     expect(worn).toBeGreaterThan(5);
+  });
+
+  test('of shops with twelve bits that are alike, about one in twenty is told that one is worn', () => {
+    const chance = new Chance(17);
+    const shops = 1500;
+    let told = 0;
+    for (let shop = 0; shop < shops; shop += 1) {
+      const lives = Array.from({ length: 12 }, (_, at) =>
+        life({
+          bench: `bench-${at}`,
+          screws: 300,
+          stripped: Array.from({ length: 300 }, () => chance.happens(1 / 250)).filter(Boolean).length,
+        }),
+      );
+      told += Number(lives.some(({ bench }) => wearOf(lives, bench, 'PH00').isWorn));
+    }
+    // What is usual is itself reckoned from few heads: somewhat more often than one in twenty. Each by itself: one in three.
+    expect(told / shops).toBeLessThan(0.08);
+    expect(told).toBeGreaterThan(0);
   });
 });

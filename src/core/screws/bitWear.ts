@@ -22,7 +22,7 @@ export interface BitWear {
 const screwsPerHead = 500;
 /** One head is down to its screw as easily as to the bit. */
 const fewest = 2;
-/** Chance below which so many heads are no accident. */
+/** Of shops whose bits are all sound, so many are told of a worn one: so the chance of each is that much less. */
 const unlikely = 0.05;
 
 /** The bits with one stripped head more on the one that is in use here. */
@@ -33,8 +33,8 @@ export function withHead(lives: readonly BitLife[], bench: string, drive: string
 
 /**
  * A bit against the others of the shop: heads come by chance with the screws turned (Poisson), at the rate of all other
- * bits and one head in `screwsPerHead` beside them; worn is a bit that has two or more, and so many that this chance is below
- * one in twenty.
+ * bits and one head in `screwsPerHead` beside them; worn is a bit that has two or more, and so many that this chance, times
+ * the bits in use that are looked at as it is, is below one in twenty.
  *
  * @param lives  of all benches and drives; a bit without one has turned nothing
  */
@@ -44,6 +44,7 @@ export function wearOf(lives: readonly BitLife[], bench: string, drive: string):
   const others = lives.filter((life) => life !== own);
   const sum = (key: 'screws' | 'stripped') => others.reduce((total, life) => total + life[key], 0);
   const usual = (screws * (sum('stripped') + 1)) / (sum('screws') + screwsPerHead);
-  const isWorn = stripped >= fewest && 1 - cdf(stripped - 1, usual) < unlikely;
+  const looked = Math.max(1, lives.filter(({ isOver }) => !isOver).length);
+  const isWorn = stripped >= fewest && (1 - cdf(stripped - 1, usual)) * looked < unlikely;
   return { drive, screws, stripped, usual, isWorn };
 }
