@@ -16,7 +16,7 @@ test('the record of proposals finds the mistake of the house, says what it costs
   await page.waitForFunction(() => location.pathname === '/triage/score');
   await says(page, 'Done otherwise here, again and again');
   const name = shippedModels.find(({ id }) => id === plantedHabit.model)?.name as string;
-  await says(page, new RegExp(`${name}, Charges at fault Donor instead of Build, \\d+ times`));
+  await says(page, new RegExp(`${name}, Charges: fault Donor instead of Build, \\d+ times`));
   await says(page, /€\d+\.\d\d less a unit €\d+\.\d\d less in all/);
   await says(page, 'Follow the proposal there, or note at Triage what it does not see.');
   // What it says of all is what it says of one, times their number: read off the screen.

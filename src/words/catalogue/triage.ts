@@ -101,7 +101,7 @@ export const lookOption = (d: { look: Text; count: Text }) => l`${d.look} (${d.c
 export const noneJudged = () => l`none judged`;
 export const doneOtherwiseHere = () => l`Done otherwise here, again and again`;
 export const insteadOf = (d: { chosen: Text; proposed: Text; times: number }) => l`${d.chosen} instead of ${d.proposed}, ${plural(d.times, 0, { "one": l`${number(d.times)} time`, "other": l`${number(d.times)} times` })}`;
-export const faultOf = (d: { test: Text }) => l`${d.test} at fault`;
+export const faultOf = (d: { test: Text }) => l`${d.test}: fault`;
 export const anyUnit = () => l`any unit`;
 export const costsAUnit = (d: { cents: number }) => l`${money(d.cents)} less a unit`;
 export const bringsAUnit = (d: { cents: number }) => l`${money(d.cents)} more a unit`;
