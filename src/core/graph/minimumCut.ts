@@ -68,13 +68,18 @@ export class FlowNetwork {
    * Source: E. A. Dinic, Algorithm for solution of a problem of maximum flow in networks with power estimation, 1970.
    */
   minimumCut(source: number, sink: number): { readonly value: number; readonly isSourceSide: readonly boolean[] } {
+    return { value: this.flow(source, sink), isSourceSide: this.sideWithoutSink(sink) };
+  }
+
+  /** The greatest flow alone, beyond what flows already; no more than is enough. */
+  flow(source: number, sink: number, enough = Infinity): number {
     let value = 0;
-    for (;;) {
+    while (value < enough) {
       const levels = this.levelsFrom(source, sink);
       if ((levels[sink] as number) < 0) break;
-      value += this.push(source, sink, Infinity, levels, this.first.slice());
+      value += this.push(source, sink, enough - value, levels, this.first.slice());
     }
-    return { value, isSourceSide: this.sideWithoutSink(sink) };
+    return value;
   }
 
   private levelsFrom(source: number, sink: number): Int32Array {
@@ -116,7 +121,8 @@ export class FlowNetwork {
     return sum;
   }
 
-  private sideWithoutSink(sink: number): readonly boolean[] {
+  /** After the greatest flow: the nodes that can no longer reach the sink. */
+  sideWithoutSink(sink: number): readonly boolean[] {
     const reaches: boolean[] = new Array<boolean>(this.count).fill(false);
     reaches[sink] = true;
     const queue = new Int32Array(this.count);

@@ -198,11 +198,12 @@ export class ChoiceOfWeights {
 
   /** Looks at a branch: the network is at its flow. */
   private explore(own: Cut, search: Search): void {
-    const { value, isSourceSide } = this.network.minimumCut(this.count, this.count + 1);
-    const cut = { ...own, flows: own.flows + value };
+    // Where later questions begin the bound counts; elsewhere it is enough that it is no better than what was found.
+    const enough = search.leaves ? Infinity : own.gains - own.flows - search.weight;
+    const cut = { ...own, flows: own.flows + this.network.flow(this.count, this.count + 1, enough) };
     const bound = cut.gains - cut.flows;
     if (bound <= search.weight) return this.keep(cut, bound, search);
-    const taken = flagsOf(isSourceSide, cut.isOut);
+    const taken = flagsOf(this.network.sideWithoutSink(this.count + 1), cut.isOut);
     const reached = this.offer(taken, cut, search);
     const clause = bound <= search.weight ? -1 : this.openClause(cut, taken, reached);
     if (clause === -1) return this.keep(cut, bound, search);
