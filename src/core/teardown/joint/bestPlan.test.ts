@@ -30,7 +30,7 @@ describe('bestPlan', () => {
         expect(hasty.cents).toBeLessThanOrEqual(best + 1e-6);
         expect(hasty.upperBound).toBeGreaterThanOrEqual(best - 1e-6);
       }),
-      runsOf(200, 7),
+      runsOf(500, 7),
     );
   });
 

@@ -41,7 +41,7 @@ describe('breakEven', () => {
         expect(freeing(payFromCents - 1)).toBeLessThan(without);
         crossed += 1;
       }),
-      runsOf(200, 2027),
+      runsOf(500, 2027),
     );
     expect(crossed).toBeGreaterThan(30);
   });

@@ -117,7 +117,7 @@ describe('bestOrder', () => {
         expect(best.isProven).toBe(true);
         expect(endOf(problem, timeOrder(problem, best.order))).toBeCloseTo(best.minutes, 9);
       }),
-      runsOf(400, 2026),
+      runsOf(500, 2026),
     );
   });
 
@@ -128,7 +128,7 @@ describe('bestOrder', () => {
         expect(best.isProven).toBe(true);
         expect(best.minutes).toBeCloseTo(bruteForce(problem), 9);
       }),
-      runsOf(400, 11),
+      runsOf(500, 11),
     );
   });
 
@@ -141,7 +141,7 @@ describe('bestOrder', () => {
         expect(narrow.isProven).toBe(true);
         expect(bestOrder(problem, { states, firstWidth: 1, tuneFrom: 0 }).lowerBound).toBeLessThanOrEqual(least + 1e-9);
       }),
-      runsOf(200, 12),
+      runsOf(500, 12),
     );
   });
 
@@ -154,7 +154,7 @@ describe('bestOrder', () => {
         expect(hasty.minutes).toBeGreaterThanOrEqual(least - 1e-9);
         expect(hasty.lowerBound).toBeLessThanOrEqual(least + 1e-9);
       }),
-      runsOf(200, 3),
+      runsOf(500, 3),
     );
   });
 
