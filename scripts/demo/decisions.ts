@@ -14,7 +14,7 @@ export interface Condition {
 const otherwiseShare = 0.06;
 
 /** So many conditions are thought of for one that makes a unit what the story needs. */
-const mostTries = 24;
+const mostTries = 10;
 
 /**
  * The one mistake that this house makes again and again: what does not charge is taken apart, though of this phone
