@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { bestClosure, ChoiceOfWeights } from './bestClosure';
+import { bestClosure } from './bestClosure';
+import { ChoiceOfWeights } from './choiceOfWeights';
 import { takeable, type ClosureProblem } from './closureProblem';
 
 /** The best of all subsets that can be taken in some order. */

@@ -145,6 +145,26 @@ describe('bestOrder', () => {
     );
   });
 
+  test('what can begin by another alternative is not held up by the wait of the one that is done', () => {
+    // The last needs the first, after its wait, or the second: first, second, last takes no minute at all.
+    const alone = { minutes: 0, tools: [{ tool: 0, factor: 1 }], posture: 0 };
+    const problem: SequenceProblem = {
+      operations: [
+        { ...alone, face: 0, after: [], wait: { minutes: 0.5, isBeside: true } },
+        { ...alone, face: 1, after: [] },
+        { ...alone, face: 1, after: [[1, 0]] },
+      ],
+      toolMinutes: [[0]],
+      faceMinutes: [
+        [0, 0],
+        [0.25, 0],
+      ],
+      postureMinutes: [[0]],
+    };
+    const narrow = bestOrder(problem, { ...plenty, firstWidth: 1 });
+    expect([narrow.minutes, narrow.isProven]).toEqual([0, true]);
+  });
+
   test('stopped early it still answers, and its bound is a bound', () => {
     fc.assert(
       fc.property(problems, (problem) => {

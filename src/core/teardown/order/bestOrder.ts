@@ -319,6 +319,17 @@ class Search {
     return start;
   }
 
+  /** No operation that can be done now begins earlier: where an alternative is still to come, it may be there at once. */
+  private earliestOf(at: number, open: Uint8Array, readyAt: Float64Array, clock: number): number {
+    let start = clock;
+    for (const any of this.problem.operations[at]?.after ?? []) {
+      let ready = Infinity;
+      for (const before of any) ready = Math.min(ready, open[before] === isDone ? (readyAt[before] as number) : clock);
+      start = Math.max(start, ready);
+    }
+    return start;
+  }
+
   private boundOf(open: Uint8Array, clock: number, left: number, type: number, readyAt: Float64Array): number {
     const { count, hasWaitsBeside } = this.compiled;
     const { ready, bounds } = this;
@@ -328,7 +339,8 @@ class Search {
       if (open[at] !== 0) continue;
       ready[readyCount] = at;
       readyCount += 1;
-      if (hasWaitsBeside) chain = Math.max(chain, this.startOf(at, open, readyAt, clock) + (bounds.tail[at] as number));
+      if (hasWaitsBeside)
+        chain = Math.max(chain, this.earliestOf(at, open, readyAt, clock) + (bounds.tail[at] as number));
     }
     if (readyCount === 0) return clock;
     return Math.max(clock + left + bounds.changes(ready, readyCount, type), chain);

@@ -1,5 +1,6 @@
 import type { Operation } from '@/core/procedure/operations';
-import { bestClosure, ChoiceOfWeights, type Closure } from '../choice/bestClosure';
+import { bestClosure } from '../choice/bestClosure';
+import { ChoiceOfWeights, type Closure } from '../choice/choiceOfWeights';
 import type { ClosureProblem } from '../choice/closureProblem';
 import { freeingClauses, operationClauses } from '../choice/operationClauses';
 
