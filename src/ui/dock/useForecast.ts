@@ -28,21 +28,22 @@ export function useForecast(
     let worker: Worker | null = null;
     const fail = () => !calledOff.signal.aborted && setState((before) => ({ ...before, hasFailed: true }));
     const ask = async () => {
-      const path = `/api/parcels/${parcelId}/forecast`;
-      let ground = await send<ForecastGround>('GET', path, undefined, calledOff.signal);
-      for (let left = tries; left > 0 && ground.ok && ground.value.version < version; left -= 1) {
+      const ground = () =>
+        send<ForecastGround | null>('GET', `/api/parcels/${parcelId}/forecast`, undefined, calledOff.signal);
+      let answer = await ground();
+      for (let left = tries; left > 0 && answer.ok && isBehind(answer.value, version); left -= 1) {
         await new Promise((resolve) => setTimeout(resolve, pauseMs));
         if (calledOff.signal.aborted) return;
-        ground = await send<ForecastGround>('GET', path, undefined, calledOff.signal);
+        answer = await ground();
       }
       if (calledOff.signal.aborted) return;
-      if (!ground.ok) return fail();
+      if (!answer.ok || answer.value === null) return fail();
       worker = new Worker(new URL('../../workers/forecast/forecastWorker.ts', import.meta.url), { type: 'module' });
       worker.addEventListener('message', ({ data }: MessageEvent<ForecastAnswer>) =>
         setState({ forecast: data, hasFailed: false }),
       );
       worker.addEventListener('error', fail);
-      worker.postMessage(ground.value);
+      worker.postMessage(answer.value);
     };
     ask().catch(fail);
     return () => {
@@ -52,3 +53,7 @@ export function useForecast(
   }, [parcelId, version, tagged]);
   return state;
 }
+
+/** A parcel that was made here a moment ago may not be there at all yet. */
+const isBehind = (ground: ForecastGround | null, version: number): boolean =>
+  ground === null || ground.version < version;

@@ -1,5 +1,4 @@
-import { answerRefusal, guardRoute } from '@/app/access';
-import { refuse } from '@/core/shared/outcome';
+import { guardRoute } from '@/app/access';
 import { database } from '@/data/connection';
 import { readForecastGround } from '@/services/dock/readForecastGround';
 
@@ -7,9 +6,8 @@ interface Context {
   readonly params: Promise<{ readonly id: string }>;
 }
 
-/** What the browser computes a parcel’s forecast from. */
+/** What the browser computes a parcel’s forecast from; null for one that is not here, or not yet. */
 export const GET = guardRoute<Context>('viewer', async (_request, _person, { params }) => {
   const { id } = await params;
-  const ground = await readForecastGround(database(), id, new Date());
-  return ground ? Response.json(ground) : answerRefusal(refuse('not-found', { id: id.slice(0, 40) }), 404);
+  return Response.json((await readForecastGround(database(), id, new Date())) ?? null);
 });
