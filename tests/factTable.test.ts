@@ -11,12 +11,16 @@ import { factSentences, sayFact } from '@/words/say/sayFact';
 import { shippedModels } from './support/models';
 import { RandomHistory } from './support/randomHistory';
 
+const usualTries = 8000;
+/** Some facts are rare: it goes on until there is one of each. */
+const mostTries = 60_000;
+
 /** Some accepted facts of every type, each with the model its unit stood at. */
 function someOfEach(): ReadonlyMap<FactType, readonly Fact[]> {
   const world = new MemoryWorld(shippedModels, [startingHouseRules]);
   const history = new RandomHistory(world, shippedModels, new Chance(11));
   const seen = new Map<FactType, Fact[]>();
-  for (let tries = 0; tries < 8000; tries += 1) {
+  for (let tries = 0; tries < usualTries || (tries < mostTries && seen.size < factTypes.length); tries += 1) {
     const fact = history.next();
     const outcome = applyFact(world, fact);
     if (!outcome.ok) continue;
