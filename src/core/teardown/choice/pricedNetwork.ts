@@ -82,6 +82,7 @@ export class PricedNetwork {
       this.network.goTo(blank);
       return this.flowing({ ...this.root, gains: this.weigh(), flows: 0 });
     };
+    if (choices.length === 0) return cutAt(this.prices);
     const best = tunedPrices(
       choices.length,
       (some): Priced => {
@@ -183,7 +184,8 @@ export class PricedNetwork {
   private certainEdges(): readonly (readonly number[] | null)[] {
     const can = (item: number) => this.root.isOut[item] === 0;
     const clauses = this.graph.own.map((own) => own.map((clause) => this.graph.alternatives[clause] ?? []));
-    const needs = certainNeeds(clauses, can);
+    const hasChoices = this.graph.alternatives.some((any) => any.length > 1);
+    const needs = hasChoices ? certainNeeds(clauses, can) : [];
     return this.graph.alternatives.map((any, clause) => {
       const item = this.graph.items[clause] as number;
       const there = any.filter(can);
