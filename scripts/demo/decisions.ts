@@ -2,6 +2,7 @@ import type { Disposition } from '@/core/entities/stages';
 import type { Unit } from '@/core/entities/entities';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import type { Model } from '@/core/procedure/model';
+import type { Valued } from '@/core/triage/valued';
 import type { DemoBench } from './demoBench';
 
 /** What is wrong with a unit when it comes in. */
@@ -41,16 +42,15 @@ export async function conditionFor(
   for (let tried = 0; tried < mostTries; tried += 1) {
     last = inventCondition(bench, model, wanted);
     const looked = lookedOver(unit, model, last);
-    if (isFit(looked) && (await decisionOn(bench, looked)) === wanted) return last;
+    if (isFit(looked) && decisionOn(bench, looked, await bench.propose(looked)) === wanted) return last;
   }
   return last;
 }
 
 /** What the house does with a unit in its condition, before anybody has a mind of their own. */
-async function decisionOn(bench: DemoBench, unit: Unit): Promise<Disposition | undefined> {
+function decisionOn(bench: DemoBench, unit: Unit, valued: readonly Valued[]): Disposition | undefined {
   const faults = (Object.keys(unit.tests) as DeviceTest[]).filter((test) => unit.tests[test] === 'fault');
-  if (isPlanted(bench.modelOf(unit), faults)) return plantedHabit.chosen;
-  return (await bench.propose(unit))[0]?.disposition;
+  return isPlanted(bench.modelOf(unit), faults) ? plantedHabit.chosen : valued[0]?.disposition;
 }
 
 const lookedOver = (unit: Unit, model: Model, { marks, faults }: Condition): Unit => ({
@@ -79,11 +79,12 @@ function inventCondition({ chance }: DemoBench, model: Model, wanted: Dispositio
  */
 export async function decide(bench: DemoBench, unitId: string, wanted?: Disposition): Promise<Disposition> {
   const unit = bench.unit(unitId);
-  const valued = (await bench.propose(unit)).filter(({ isPossible }) => isPossible);
+  const all = await bench.propose(unit);
+  const valued = all.filter(({ isPossible }) => isPossible);
   const proposed = valued[0]?.disposition ?? 'recycle';
   const second = valued.find(({ disposition }, at) => at > 0 && ['build', 'donor'].includes(disposition));
   const own = bench.chance.happens(otherwiseShare) ? second?.disposition : undefined;
-  const disposition = wanted ?? own ?? (await decisionOn(bench, unit)) ?? proposed;
+  const disposition = wanted ?? own ?? decisionOn(bench, unit, all) ?? proposed;
   const apartPlace = disposition === 'quarantine' ? 'ownership' : null;
   const weighed = valued.map(({ disposition: choice, cents, lowCents, highCents }) => ({
     disposition: choice,

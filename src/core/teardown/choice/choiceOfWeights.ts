@@ -111,8 +111,13 @@ export class ChoiceOfWeights {
     const isEnd = this.brings.slice();
     for (const item of isIn) isEnd[item] = 1;
     const search: Search = {
-      ...{ isEnd, most: mostNodes, found: any, weight: this.sum(any) },
-      ...{ looked: 0, open: -Infinity, leaves: isFirst ? [] : null },
+      isEnd,
+      most: mostNodes,
+      found: any,
+      weight: this.sum(any),
+      looked: 0,
+      open: -Infinity,
+      leaves: isFirst ? [] : null,
     };
     const beside = flagsIn([...any, ...this.seen], this.count);
     for (const item of isOut) beside[item] = 0;
