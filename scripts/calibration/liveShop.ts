@@ -70,7 +70,7 @@ export function liveShop(seed: number, models: readonly Model[], world: World, l
       seed % life.schoolsEvery === 0,
     );
     forecast(units, shop, outcomes, count, parcel === 0 ? 'first' : 'later');
-    units.forEach((unit, at) => log.note(unit, (outcomes[at] as Decided).outcome));
+    units.forEach((unit, at) => log.note(`parcel ${parcel}`, unit, (outcomes[at] as Decided).outcome));
   }
   for (const [test, known] of Object.entries(shopKnowledge(log.ground(truth.shelf), startingHouseRules).known.tests)) {
     const works = truth.works.get(test as DeviceTest);

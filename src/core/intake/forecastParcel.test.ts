@@ -1,18 +1,25 @@
 import { handset, phone } from '../../../tests/support/models';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
-import { knownYields, unseenYield } from '@/core/triage/knownYields';
+import { knownParts, unseenYield } from '@/core/triage/knownYields';
+import { nothingSeen } from '@/core/triage/seenInParcel';
+import { partKey } from '@/core/yields/parcelOutcomes';
+import { inManyParcels } from '../../../tests/support/manyParcels';
 import { forecastParcel, type ParcelItem } from './forecastParcel';
 
 const models = new Map([phone, handset].map((model) => [`${model.id}@${model.version}`, model]));
 const key = (model: typeof phone) => `${model.id}@${model.version}`;
-const shop = (sought = 0): ShopKnowledge => ({
+const shop = (sought = 0, alike = Infinity): ShopKnowledge => ({
+  alike: { units: alike, parts: alike },
   looks: { made: {}, marks: {} },
   known: { shelf: {}, unseen: unseenYield, market: {}, lacking: {}, tests: {} },
   yields: sought
-    ? knownYields(
-        phone.parts.map(({ id }) => ({ modelId: phone.id, partRef: id, good: Math.round(sought * 0.7), sought })),
-      )
+    ? knownParts(
+        inManyParcels(
+          phone.parts.map(({ id }) => ({ modelId: phone.id, partRef: id, good: Math.round(sought * 0.7), sought })),
+        ),
+        [],
+      ).yields
     : {},
   yieldsGiven: {},
   resistances: {},
@@ -100,6 +107,36 @@ describe('forecastParcel', () => {
       return cents.high - cents.low;
     };
     expect(width(3)).toBeGreaterThan(1.3 * width(200));
+  });
+
+  test('the less parcels are alike, the wider the range, and its middle stays', () => {
+    const items = Array.from({ length: 30 }, () => asDonor(2000));
+    const of = (alike: number) => forecastParcel(items, models, shop(200, alike), rules).cents;
+    expect(of(5).high - of(5).low).toBeGreaterThan(1.4 * (of(Infinity).high - of(Infinity).low));
+    expect(Math.abs(of(5).mean - of(Infinity).mean)).toBeLessThan(0.05 * of(Infinity).mean);
+    expect(of(1e9).high - of(1e9).low).toBeCloseTo(of(Infinity).high - of(Infinity).low, -4);
+  });
+
+  test('a parcel whose first donors gave nothing is expected to go on like that, as far as parcels differ', () => {
+    const items = Array.from({ length: 20 }, () => asDonor(2000));
+    const parts = Object.fromEntries(
+      phone.parts.map(({ id }) => [partKey({ modelId: phone.id, partRef: id }), { good: 0, sought: 10 }]),
+    );
+    const good = (alike: number, seen = { ...nothingSeen, parts }) =>
+      forecastParcel(items, models, shop(200, alike), rules, seen).parts.reduce((sum, own) => sum + own.good.mean, 0);
+    const [before, alike, apart] = [good(10, nothingSeen), good(1000), good(10)];
+    expect(Math.abs(alike / before - 1)).toBeLessThan(0.05);
+    // Ten of the shop's trials against ten of its own: half.
+    expect(apart / before).toBeGreaterThan(0.42);
+    expect(apart / before).toBeLessThan(0.58);
+  });
+
+  test('a parcel whose first units do not work is expected to give fewer builds', () => {
+    const items = Array.from({ length: 20 }, () => promised(key(phone)));
+    const sound = Object.fromEntries(phone.tests.map((test) => [test, { good: 2, sought: 12 }]));
+    const builds = (seen = { ...nothingSeen, sound }) =>
+      forecastParcel(items, models, shop(200, 10), rules, seen).builds.mean;
+    expect(builds()).toBeLessThan(0.7 * builds(nothingSeen));
   });
 
   test('an empty parcel gives nothing', () => {

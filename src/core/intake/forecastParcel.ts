@@ -6,13 +6,17 @@ import { Chance } from '@/core/shared/chance';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { likelierBy, sampleLooks, type Look, type LookOdds } from './looks';
 import { middle80 } from '@/core/statistics/middle80';
+import { drawBeta } from '@/core/statistics/drawBeta';
+import type { GroupCount } from '@/core/statistics/strayWeight';
 import { drawAmount, drawShare } from '@/core/triage/drawRange';
 import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
 import { unknownMade, type Belief } from '@/core/triage/knownLooks';
 import { valueDispositions } from '@/core/triage/proposeDisposition';
 import { unknownTest } from '@/core/triage/knownYields';
+import { nothingSeen, type SeenInParcel } from '@/core/triage/seenInParcel';
 import { drawBuild, fallbackCents } from '@/core/triage/valueBuild';
 import { drawDonor, planHarvest, type Harvest } from '@/core/triage/valueDonor';
+import { partKey } from '@/core/yields/parcelOutcomes';
 
 /** A unit of a parcel, or a line that promises one. */
 export interface ParcelItem {
@@ -79,10 +83,13 @@ const draws = 400;
  * What a parcel is expected to give: units to build, parts, money. What is decided counts as it was weighed; the rest turns
  * out as units of the shop have so far: what triage finds on them, which tests it makes, how those come out; and is valued as
  * at triage. Units of one parcel come from one hand: the yield of a part, the share of sound ones of a test and of what is
- * found, are drawn once for the whole of it, so that what is little known makes the range of the sum wide, and not only that
- * of each unit. So is how well the ways that were tried stand for all others.
+ * found, are drawn once for the whole of it: the shop's, as far as it is known, and how far this parcel strays from it as
+ * others have. So what is little known makes the range of the sum wide, and not only that of each unit; and what the parcel
+ * has shown of itself says more of the rest than other parcels do. How well the ways that were tried stand for all others is
+ * drawn as well.
  *
  * @param models  by `ID@VERSION`
+ * @param seen    what this parcel has shown of itself so far
  * Cost: some 96 valuations, at least 8 for each model and for each unit that was looked at in part; then 400 draws
  */
 export function forecastParcel(
@@ -90,6 +97,7 @@ export function forecastParcel(
   models: ReadonlyMap<string, Model>,
   shop: ShopKnowledge,
   rules: HouseRules,
+  seen: SeenInParcel = nothingSeen,
 ): ParcelForecast {
   const chance = new Chance(20261126);
   const known = items.filter(({ model }) => model !== null && models.has(model));
@@ -104,11 +112,11 @@ export function forecastParcel(
     const model = models.get(item.model as string) as Model;
     const isPlain = isUnseen(item) && !item.decided;
     const shared = isPlain ? ofModel.get(item.model as string) : undefined;
-    const made = shared ?? turnoutsOf(model, item, shop, rules, { ways, chance });
+    const made = shared ?? turnoutsOf(model, item, believed(shop, seen), shop, rules, { ways, chance });
     if (isPlain) ofModel.set(item.model as string, made);
     turnouts.set(item, made);
   }
-  const counts = Array.from({ length: draws }, () => drawParcel(known, turnouts, shop, chance));
+  const counts = Array.from({ length: draws }, () => drawParcel(known, turnouts, believed(shop, seen), chance));
   const names = [...new Set(counts.flatMap(({ parts }) => [...parts.keys()]))];
   return {
     builds: spanOf(counts.map(({ builds }) => builds)),
@@ -137,6 +145,7 @@ const isUnseen = ({ unit }: ParcelItem): boolean =>
 function turnoutsOf(
   model: Model,
   item: ParcelItem,
+  beliefs: Beliefs,
   shop: ShopKnowledge,
   rules: HouseRules,
   { ways, chance }: { readonly ways: number; readonly chance: Chance },
@@ -177,7 +186,7 @@ function turnoutsOf(
     const amount = { mean: first?.cents ?? 0, low: first?.lowCents ?? 0, high: first?.highCents ?? 0 };
     return { ...way, draw: (parcel) => ({ cents: drawAmount(amount, parcel.chance), good: [] }) };
   };
-  const looks = sampleLooks(open, looked, believedOdds(shop), open.length + looked.length > 0 ? ways : 1, chance);
+  const looks = sampleLooks(open, looked, believedOdds(beliefs), open.length + looked.length > 0 ? ways : 1, chance);
   return {
     open,
     looked,
@@ -215,36 +224,68 @@ function decidedWay(decided: Weighed, paying: readonly Harvest[], { sought }: Pa
   };
 }
 
-/** What is known of a share by what it is of. */
-const believed = (shop: ShopKnowledge) => ({
-  sound: (test: DeviceTest): Belief => shop.known.tests[test] ?? unknownTest,
-  made: (test: DeviceTest): Belief => shop.looks.made[test] ?? unknownMade,
-  found: (finding: Finding): Belief => shop.looks.marks[finding] as Belief,
-});
+/** A share of this parcel: what is believed of the shop's, how far parcels stray from it, and what this one has shown. */
+interface ShareHere {
+  readonly known: Belief;
+  readonly alike: number;
+  readonly seen: GroupCount | undefined;
+}
 
-function believedOdds(shop: ShopKnowledge): LookOdds {
-  const { sound, made, found } = believed(shop);
+interface Beliefs {
+  readonly sound: (test: DeviceTest) => ShareHere;
+  readonly made: (test: DeviceTest) => ShareHere;
+  readonly found: (finding: Finding) => ShareHere;
+  readonly yieldOf: (model: string, entry: Harvest) => ShareHere;
+}
+
+function believed({ known, looks, alike }: ShopKnowledge, seen: SeenInParcel): Beliefs {
+  const of = (belief: Belief, weight: number, own?: GroupCount): ShareHere => ({
+    known: belief,
+    alike: weight,
+    seen: own,
+  });
   return {
-    soundOf: (test) => sound(test).share,
-    madeOf: (test) => made(test).share,
-    foundOf: (finding) => found(finding).share,
+    sound: (test) => of(known.tests[test] ?? unknownTest, alike.units, seen.sound[test]),
+    // How closely units are looked at is the house's, whoever they come from.
+    made: (test) => of(looks.made[test] ?? unknownMade, Infinity),
+    found: (finding) => of(looks.marks[finding] as Belief, alike.units, seen.found[finding]),
+    yieldOf: (modelId, { part, known: own }) => of(own, alike.parts, seen.parts[partKey({ modelId, partRef: part })]),
   };
 }
+
+/** The middle of what a share of this parcel is expected to be. */
+function middleOf({ known: { share }, alike, seen }: ShareHere): number {
+  return seen && Number.isFinite(alike) ? (alike * share + seen.good) / (alike + seen.sought) : share;
+}
+
+/** A share of this parcel as it could be: the shop's drawn, and then how far the parcel strays from that. */
+function drawHere({ known, alike, seen }: ShareHere, chance: Chance): number {
+  const share = drawShare(known, chance);
+  if (!Number.isFinite(alike) || share <= 0 || share >= 1) return share;
+  const { good, sought } = seen ?? { good: 0, sought: 0 };
+  return drawBeta(alike * share + good, alike * (1 - share) + sought - good, chance);
+}
+
+const believedOdds = ({ sound, made, found }: Beliefs): LookOdds => ({
+  soundOf: (test) => middleOf(sound(test)),
+  madeOf: (test) => middleOf(made(test)),
+  foundOf: (finding) => middleOf(found(finding)),
+});
 
 /** One way the whole parcel could go. */
 function drawParcel(
   items: readonly ParcelItem[],
   turnouts: ReadonlyMap<ParcelItem, Turnouts>,
-  shop: ShopKnowledge,
+  beliefs: Beliefs,
   chance: Chance,
 ) {
-  const parcel = parcelDraw(shop, chance);
+  const parcel = parcelDraw(beliefs, chance);
   const sums = new Map<Turnouts, Float64Array>();
   const parts = new Map<string, number>();
   let [builds, donors, cents] = [0, 0, 0];
   for (const item of items) {
     const own = turnouts.get(item) as Turnouts;
-    const weights = sums.get(own) ?? summedWeights(own, parcel, shop);
+    const weights = sums.get(own) ?? summedWeights(own, parcel, beliefs);
     sums.set(own, weights);
     const turnout = own.ways[placeIn(weights, chance.next())] as Turnout;
     if (turnout.choice === 'build') builds += 1;
@@ -257,20 +298,19 @@ function drawParcel(
 }
 
 /** Shares of one draw of the parcel, each drawn when it is first asked for. */
-function parcelDraw(shop: ShopKnowledge, chance: Chance): ParcelDraw {
+function parcelDraw({ sound, made, found, yieldOf }: Beliefs, chance: Chance): ParcelDraw {
   const drawn = new Map<string, number>();
-  const once = (key: string, known: Belief): number => {
-    const share = drawn.get(key) ?? drawShare(known, chance);
+  const once = (key: string, known: ShareHere): number => {
+    const share = drawn.get(key) ?? drawHere(known, chance);
     drawn.set(key, share);
     return share;
   };
-  const { sound, made, found } = believed(shop);
   return {
     chance,
     soundOf: (test) => once(`sound ${test}`, sound(test)),
     madeOf: (test) => once(`made ${test}`, made(test)),
     foundOf: (finding) => once(`found ${finding}`, found(finding)),
-    yieldOf: (model, { part, known }) => once(`yield ${model} ${part}`, known),
+    yieldOf: (model, entry) => once(`yield ${model} ${entry.part}`, yieldOf(model, entry)),
   };
 }
 
@@ -278,8 +318,8 @@ function parcelDraw(shop: ShopKnowledge, chance: Chance): ParcelDraw {
  * How often each way comes in this draw of the parcel, summed up: likelier or less by its shares, and by as much as so few
  * ways may be off (a Bayesian bootstrap).
  */
-function summedWeights({ open, looked, ways: own }: Turnouts, parcel: ParcelDraw, shop: ShopKnowledge): Float64Array {
-  const odds = believedOdds(shop);
+function summedWeights({ open, looked, ways: own }: Turnouts, parcel: ParcelDraw, beliefs: Beliefs): Float64Array {
+  const odds = believedOdds(beliefs);
   let sum = 0;
   return Float64Array.from(own, ({ look }) => {
     if (own.length > 1) sum += likelierBy(open, looked, look, parcel, odds) * -Math.log(1 - parcel.chance.next());

@@ -58,6 +58,8 @@ export interface ShopKnowledge {
   readonly yields: Readonly<Record<string, Knowledge['yields']>>;
   readonly yieldsGiven: Readonly<Record<string, Knowledge['yieldsGiven']>>;
   readonly resistances: Readonly<Record<string, Knowledge['resistances']>>;
+  /** So many trials the own share of a parcel is worth about the shop's: of its units, and of the parts in them. */
+  readonly alike: { readonly units: number; readonly parts: number };
 }
 
 /** All that is known when a unit of one model is valued. */

@@ -2,17 +2,35 @@ import type { KnownShare } from '@/core/teardown/worth/partChance';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import { pooledWeight } from '@/core/statistics/pooledWeight';
 import { shrunkShare } from '@/core/statistics/shrunkShare';
-import type { OutcomeCount } from '@/core/yields/harvestYield';
+import { acrossParcels, grouped } from '@/core/yields/byParcel';
+import {
+  outcomesAcross,
+  partKey,
+  partsAlike,
+  startingOutcome as start,
+  startingPartWeight,
+  type OutcomeCount,
+  type ParcelOutcome,
+} from '@/core/yields/parcelOutcomes';
 
 /** What share of a part comes out good: the middle of what is known, an 80 % range, and how many trials that is worth. */
 export type KnownYield = KnownShare;
 
-const level = 0.8;
+type ByPart<Known> = Readonly<Record<string, Known>>;
 
-/** What a shop expects that has sought nothing: as if one part had come out good, and another half. Hopeful, and wide. */
-const start = { good: 1.5, sought: 2 };
-/** So many trials what is known of other parts counts for, before the counts say it. */
-const startingPartWeight = 4;
+/** What is known of the yields of all parts. */
+export interface KnownParts {
+  /** By model and part; a part that is not listed was never sought. */
+  readonly yields: Readonly<Record<string, ByPart<KnownYield>>>;
+  /** The same of units on which something was found. */
+  readonly yieldsGiven: Readonly<Record<string, Readonly<Partial<Record<Finding, ByPart<KnownYield>>>>>>;
+  /** What to expect of a part that was never sought: what the shop's parts give, as widely as they differ. */
+  readonly unseen: KnownYield;
+  /** How far the yields of one parcel stray from these. */
+  readonly alike: number;
+}
+
+const level = 0.8;
 
 /** A part that was never sought in a shop that has sought none. */
 export const unseenYield: KnownYield = shrunkShare(0, 0, start.good / start.sought, start.sought, level);
@@ -31,25 +49,31 @@ function pooled(counts: readonly Tried[], before: Tried, startingWeight: number)
   return known.map((count) => shrunkShare(count.good, count.sought, count.prior, weight, level));
 }
 
+/** Outcomes of units on which something was found. */
+export type OutcomeGiven = ParcelOutcome & { readonly finding: Finding };
+
 /**
  * Yields by model and part. Of a part that was seldom sought little is believed: it is drawn towards what the others of the
- * shop give, by a weight that the counts themselves say. Computed once on the server: the quantiles are too heavy for a first
- * load.
+ * shop give, by a weight that the counts themselves say; and parts of one parcel say less than as many of different ones.
+ * Computed once on the server: the quantiles are too heavy for a first load.
+ *
+ * @param outcomes  of all units by parcel, those with findings among them
  */
-export function knownYields(
-  counts: readonly OutcomeCount[],
-): Readonly<Record<string, Readonly<Record<string, KnownYield>>>> {
+export function knownParts(outcomes: readonly ParcelOutcome[], given: readonly OutcomeGiven[]): KnownParts {
+  const alike = partsAlike(outcomes);
+  const counts = outcomesAcross(outcomes, alike);
   const yields: Record<string, Record<string, KnownYield>> = {};
   pooled(counts, start, startingPartWeight).forEach((known, at) => {
     const { modelId, partRef } = counts[at] as OutcomeCount;
     (yields[modelId] ??= {})[partRef] = known;
   });
-  return yields;
+  return {
+    alike,
+    yields,
+    yieldsGiven: knownGiven(given, outcomes, alike),
+    unseen: pooled([...counts, { good: 0, sought: 0 }], start, start.sought).at(-1) as KnownYield,
+  };
 }
-
-/** What to expect of a part that was never sought: what the shop's parts give, as widely as they differ. */
-export const knownUnseen = (counts: readonly OutcomeCount[]): KnownYield =>
-  pooled([...counts, { good: 0, sought: 0 }], start, start.sought).at(-1) as KnownYield;
 
 /** So many trials what is known of other units counts for, where one condition is asked about and nothing says how many. */
 const startingWeight = 6;
@@ -57,18 +81,23 @@ const startingWeight = 6;
 /**
  * Yields of units on which something was found, by model, finding and part, drawn towards those of the units on which it
  * was not. How far is what the counts say: where findings change little, much.
- *
- * @param all  of all units, those with the finding among them
  */
-export function knownYieldsGiven(
-  counts: readonly (OutcomeCount & { readonly finding: Finding })[],
-  all: readonly OutcomeCount[],
-): Readonly<Record<string, Readonly<Partial<Record<Finding, Readonly<Record<string, KnownYield>>>>>>> {
-  const whole = new Map(all.map((count) => [`${count.modelId}/${count.partRef}`, count]));
-  const known = counts.map((count) => {
-    const own = whole.get(`${count.modelId}/${count.partRef}`);
-    const [good, sought] = [(own?.good ?? count.good) - count.good, (own?.sought ?? count.sought) - count.sought];
-    return { ...count, prior: (good + start.good) / (sought + start.sought) };
+function knownGiven(
+  given: readonly OutcomeGiven[],
+  outcomes: readonly ParcelOutcome[],
+  alike: number,
+): KnownParts['yieldsGiven'] {
+  const whole = grouped(outcomes, partKey);
+  const known = [...grouped(given, (own) => `${partKey(own)}/${own.finding}`).values()].map((counts) => {
+    const [{ modelId, partRef, finding }] = counts as readonly [OutcomeGiven];
+    const found = new Map(counts.map((count) => [count.parcelId, count]));
+    const others = (whole.get(partKey({ modelId, partRef })) ?? []).map(({ parcelId, good, sought }) => ({
+      good: good - (found.get(parcelId)?.good ?? 0),
+      sought: sought - (found.get(parcelId)?.sought ?? 0),
+    }));
+    const rest = acrossParcels(others, alike);
+    const prior = (rest.good + start.good) / (rest.sought + start.sought);
+    return { modelId, partRef, finding, ...acrossParcels(counts, alike), prior };
   });
   const weight = pooledWeight(known, startingWeight);
   const yields: Record<string, Partial<Record<Finding, Record<string, KnownYield>>>> = {};
@@ -80,7 +109,7 @@ export function knownYieldsGiven(
 }
 
 /** Quick tests before any was noted: as if ten had been, and most were sound. */
-const startingTests: Tried = { good: 8.5, sought: 10 };
+export const startingTests: Tried = { good: 8.5, sought: 10 };
 
 /** What is assumed of a test that was never noted on any unit. */
 export const unknownTest: KnownYield = shrunkShare(
@@ -91,14 +120,28 @@ export const unknownTest: KnownYield = shrunkShare(
   level,
 );
 
-/** How often quick tests come out sound, from what was noted on units so far, each drawn towards the others. */
+/** How a quick test came out on the units of one parcel, where it was noted. */
+export interface TestCount {
+  readonly test: DeviceTest;
+  readonly parcelId: string;
+  readonly good: number;
+  readonly sought: number;
+}
+
+/**
+ * How often quick tests come out sound, from what was noted on units so far, each drawn towards the others.
+ *
+ * @param alike  how far parcels stray
+ */
 export function knownTests(
-  counts: readonly { readonly test: DeviceTest; readonly sound: number; readonly noted: number }[],
+  counts: readonly TestCount[],
+  alike: number,
 ): Readonly<Partial<Record<DeviceTest, KnownYield>>> {
+  const groups = [...grouped(counts, ({ test }) => test)];
   const known = pooled(
-    counts.map(({ sound, noted }) => ({ good: sound, sought: noted })),
+    groups.map(([, own]) => acrossParcels(own, alike)),
     startingTests,
     startingTests.sought,
   );
-  return Object.fromEntries(counts.map(({ test }, at) => [test, known[at] as KnownYield]));
+  return Object.fromEntries(groups.map(([test], at) => [test, known[at] as KnownYield]));
 }

@@ -1,10 +1,11 @@
 import { say } from '@/words/catalogue/core/triage';
 import { knowsNothing as nothing } from '../../../tests/support/knowsNothing';
+import { inManyParcels } from '../../../tests/support/manyParcels';
 import { phone, shippedModels } from '../../../tests/support/models';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { Knowledge } from './knowledge';
-import { knownTests, knownYields, knownYieldsGiven } from './knownYields';
+import { knownParts, knownTests } from './knownYields';
 import { proposeDisposition } from './proposeDisposition';
 
 const tests = { starts: 'sound', picture: 'fault' } as const;
@@ -97,7 +98,7 @@ describe('proposeDisposition', () => {
     const width = (entry: typeof tested) => (entry?.highCents ?? 0) - (entry?.lowCents ?? 0);
     expect(width(skipped)).toBeGreaterThan(width(tested));
     // What a new part answers needs no test of the old one.
-    const known = { ...stocked, tests: knownTests([{ test: 'sound', sound: 1, noted: 30 }]) };
+    const known = { ...stocked, tests: knownTests([{ test: 'sound', parcelId: 'p', good: 1, sought: 30 }], Infinity) };
     expect(of(value({}, known), 'build')?.cents).toBeLessThan(of(value({}, stocked), 'build')?.cents ?? 0);
   });
 
@@ -111,13 +112,15 @@ describe('proposeDisposition', () => {
     expect(holds([])).toBe(1);
     expect(holds(['radios'])).toBeCloseTo(0.85, 12);
     expect(holds(['radios', 'sound'])).toBeCloseTo(0.85 ** 2, 12);
-    const tests = knownTests([{ test: 'radios', sound: 10, noted: 40 }]);
+    const tests = knownTests([{ test: 'radios', parcelId: 'p', good: 10, sought: 40 }], Infinity);
     expect(holds(['radios'], { ...stocked, tests })).toBeCloseTo(tests.radios?.share ?? NaN, 12);
   });
 
   test('worse yields make a donor worth less, and widen nothing that is well known', () => {
     const counts = (good: number, sought: number) =>
-      knownYields(allParts.map((partRef) => ({ modelId: phone.id, partRef, good, sought })))[phone.id] ?? {};
+      knownParts(inManyParcels(allParts.map((partRef) => ({ modelId: phone.id, partRef, good, sought }))), []).yields[
+        phone.id
+      ] ?? {};
     const [bad, good] = [
       of(value({}, { ...nothing, yields: counts(1, 20) }), 'donor'),
       of(value({}, { ...nothing, yields: counts(19, 20) }), 'donor'),
@@ -127,13 +130,12 @@ describe('proposeDisposition', () => {
 
   test('a crack counts by what units with a crack gave, where that is known', () => {
     // Twenty without a crack, of which eighteen were good, and twelve with one, of which none was.
-    const all = [{ modelId: phone.id, partRef: 'back-cover', good: 18, sought: 32 }];
-    const yields = knownYields([{ modelId: phone.id, partRef: 'back-cover', good: 18, sought: 20 }]);
-    const given = knownYieldsGiven(
-      [{ modelId: phone.id, partRef: 'back-cover', good: 0, sought: 12, finding: 'crack' }],
-      all,
-    );
-    const known = { ...nothing, yields: yields[phone.id] ?? {}, yieldsGiven: given[phone.id] ?? {} };
+    const cover = { modelId: phone.id, partRef: 'back-cover' };
+    const cracks = [{ ...cover, parcelId: 'cracks', good: 0, sought: 12, finding: 'crack' as const }];
+    const wholes = inManyParcels([{ ...cover, good: 18, sought: 20 }]);
+    const { yields } = knownParts(wholes, []);
+    const { yieldsGiven } = knownParts([...wholes, ...cracks], cracks);
+    const known = { ...nothing, yields: yields[phone.id] ?? {}, yieldsGiven: yieldsGiven[phone.id] ?? {} };
     const whole = of(value({}, known), 'donor');
     const cracked = of(value({ marks: [mark('crack')] }, known), 'donor');
     const share = (entry: typeof whole) =>
@@ -161,7 +163,7 @@ describe('proposeDisposition', () => {
     for (const model of shippedModels) {
       for (const good of [4, 12, 19]) {
         const counts = model.parts.map(({ id }) => ({ modelId: model.id, partRef: id, good, sought: 20 }));
-        const known = { ...nothing, yields: knownYields(counts)[model.id] ?? {} };
+        const known = { ...nothing, yields: knownParts(inManyParcels(counts), []).yields[model.id] ?? {} };
         const subject = {
           revision: model.revisions[0]?.id ?? null,
           configuration: model.configurations[0]?.id ?? null,

@@ -1,16 +1,18 @@
 import type { Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { alikeParcels, grouped } from '@/core/yields/byParcel';
+import type { ParcelOutcome } from '@/core/yields/parcelOutcomes';
 import type { Knowledge, ShopKnowledge } from './knowledge';
-import { knownTests, knownUnseen, knownYields, knownYieldsGiven } from './knownYields';
-import { knownLooks, type LookGround } from './knownLooks';
+import { knownParts, knownTests, startingTests, type OutcomeGiven, type TestCount } from './knownYields';
+import { knownLooks, marksByParcel, type LookGround } from './knownLooks';
 import { lackingParts } from './lackingParts';
 
 /** What the log and the shelf say, as counted: what proposals hang on is worked out from it. */
 export interface KnowledgeGround {
-  readonly outcomes: Parameters<typeof knownYields>[0];
-  readonly outcomesGiven: Parameters<typeof knownYieldsGiven>[0];
-  readonly tests: Parameters<typeof knownTests>[0];
+  readonly outcomes: readonly ParcelOutcome[];
+  readonly outcomesGiven: readonly OutcomeGiven[];
+  readonly tests: readonly TestCount[];
   readonly looks: LookGround;
   /** How joints have resisted, by model. */
   readonly resistances: Readonly<Record<string, Knowledge['resistances']>>;
@@ -23,20 +25,25 @@ export interface KnowledgeGround {
 /** What the shop knows that proposals hang on: yields, quick tests, stock and its use, and what builds wait for. */
 export function shopKnowledge(ground: KnowledgeGround, rules: HouseRules): ShopKnowledge {
   const { shelf, market } = ground;
-  const yields = knownYields(ground.outcomes);
-  const common = {
-    shelf,
-    market,
-    unseen: knownUnseen(ground.outcomes),
-    tests: knownTests(ground.tests),
-    looks: knownLooks(ground.looks),
-  };
+  const { yields, yieldsGiven, unseen, alike } = knownParts(ground.outcomes, ground.outcomesGiven);
+  const unitsAlike = alikeUnits(ground);
+  const common = { shelf, market, unseen, tests: knownTests(ground.tests, unitsAlike) };
   const lacking = lackingParts(ground.waiting, { ...common, yields: {}, yieldsGiven: {}, resistances: [] }, rules);
   return {
     known: { ...common, lacking },
-    looks: knownLooks(ground.looks),
+    looks: knownLooks(ground.looks, unitsAlike),
     yields,
-    yieldsGiven: knownYieldsGiven(ground.outcomesGiven, ground.outcomes),
+    yieldsGiven,
     resistances: ground.resistances,
+    alike: { units: unitsAlike, parts: alike },
   };
+}
+
+/** How far the units of one parcel stray from the shop's, in what works and in what is found on them. */
+function alikeUnits({ tests, looks }: Pick<KnowledgeGround, 'tests' | 'looks'>): number {
+  const prior = { share: startingTests.good / startingTests.sought, weight: startingTests.sought };
+  return alikeParcels([
+    ...[...grouped(tests, ({ test }) => test).values()].map((counts) => ({ counts, prior })),
+    ...marksByParcel(looks).values(),
+  ]);
 }

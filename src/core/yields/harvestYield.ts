@@ -3,14 +3,15 @@ import type { ShareInterval } from '@/core/statistics/jeffreysInterval';
 import { pooledWeight } from '@/core/statistics/pooledWeight';
 import { shrunkShare } from '@/core/statistics/shrunkShare';
 import { message, type Message } from '@/core/shared/message';
-
-/** What became of the parts of one kind that were sought: from the log, nothing typed in. */
-export interface OutcomeCount {
-  readonly modelId: string;
-  readonly partRef: string;
-  readonly good: number;
-  readonly sought: number;
-}
+import { grouped } from './byParcel';
+import {
+  outcomesAcross,
+  partKey,
+  partsAlike,
+  startingPartWeight,
+  type OutcomeCount,
+  type ParcelOutcome,
+} from './parcelOutcomes';
 
 export interface HarvestYield extends OutcomeCount {
   /** Drawn towards what all parts together give, as far as the parts of this shop are alike. */
@@ -21,14 +22,17 @@ export interface HarvestYield extends OutcomeCount {
   readonly says: Message<'yields'>;
 }
 
-/** Trials that the share of all parts is worth for one part, before the counts say it. */
-const startingWeight = 4;
-
 /**
  * Harvest yields with their intervals, most sought first, then by model and part. Of a part that was sought seldom little
- * is believed: it is drawn towards all of them (partial pooling), by a weight that the counts themselves give.
+ * is believed: it is drawn towards all of them (partial pooling), by a weight that the counts themselves give. The parts of
+ * one parcel say less than as many of different ones, by as much as parcels stray.
  */
-export function harvestYields(counts: readonly OutcomeCount[]): readonly HarvestYield[] {
+export function harvestYields(outcomes: readonly ParcelOutcome[]): readonly HarvestYield[] {
+  const counts = outcomesAcross(outcomes, partsAlike(outcomes));
+  const whole = [...grouped(outcomes, partKey).values()].map((own) => ({
+    good: own.reduce((sum, { good }) => sum + good, 0),
+    sought: own.reduce((sum, { sought }) => sum + sought, 0),
+  }));
   const [good, sought] = [
     counts.reduce((sum, own) => sum + own.good, 0),
     counts.reduce((sum, own) => sum + own.sought, 0),
@@ -36,17 +40,25 @@ export function harvestYields(counts: readonly OutcomeCount[]): readonly Harvest
   const prior = (good + 0.5) / (sought + 1);
   const weight = pooledWeight(
     counts.map((own) => ({ ...own, prior })),
-    startingWeight,
+    startingPartWeight,
   );
-  const below = clearlyBelow(counts);
+  const below = clearlyBelow(counts.map(wholeTrials));
   return counts
     .map((count, at) => {
       const { share, low, high } = shrunkShare(count.good, count.sought, prior, weight, 0.95);
       const interval = { estimate: share, low, high };
-      return { ...count, interval, isBelow: below[at] === true, says: sayYield(count, interval) };
+      const seen = { ...count, ...(whole[at] as (typeof whole)[number]) };
+      return { ...seen, interval, isBelow: below[at] === true, says: sayYield(seen, interval) };
     })
     .sort((a, b) => b.sought - a.sought || a.modelId.localeCompare(b.modelId) || a.partRef.localeCompare(b.partRef));
 }
+
+/** The whole trials that come nearest, rounded in favour of the part: nobody is named for a fraction. */
+function wholeTrials({ good, sought }: OutcomeCount) {
+  const bad = Math.floor(sought - good + rounding);
+  return { good: Math.ceil(good - rounding), sought: Math.ceil(good - rounding) + bad };
+}
+const rounding = 1e-9;
 
 export function sayYield(
   { good, sought }: Pick<OutcomeCount, 'good' | 'sought'>,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
-import { knownUnseen, knownYields, knownYieldsGiven } from '@/core/triage/knownYields';
+import { knownParts } from '@/core/triage/knownYields';
 import { classMarket } from '@/data/parts/classMarket';
 import { outcomeCounts, outcomeCountsGiven } from '@/data/yields/outcomeCounts';
 import { resistanceCounts } from '@/data/yields/resistanceCounts';
@@ -28,10 +28,11 @@ export async function planGround(db: Knex, modelId: string, now: Date): Promise<
     marketNow(db, now),
     resistanceCounts(db),
   ]);
+  const { yields, yieldsGiven, unseen } = knownParts(outcomes, outcomesGiven);
   return {
-    shares: knownYields(outcomes)[modelId] ?? {},
-    sharesGiven: knownYieldsGiven(outcomesGiven, outcomes)[modelId] ?? {},
-    unseen: knownUnseen(outcomes),
+    shares: yields[modelId] ?? {},
+    sharesGiven: yieldsGiven[modelId] ?? {},
+    unseen,
     market,
     resistances: resistances[modelId] ?? [],
   };

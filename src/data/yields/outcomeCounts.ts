@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import type { Finding } from '@/core/procedure/vocabulary';
-import type { OutcomeCount } from '@/core/yields/harvestYield';
+import type { OutcomeGiven } from '@/core/triage/knownYields';
+import type { ParcelOutcome } from '@/core/yields/parcelOutcomes';
 
 /** Every part that a teardown of a donor freed, or found broken or missing (also one that was then left in), with its fate. */
 const soughtParts = `
@@ -30,37 +30,38 @@ const soughtParts = `
            row_number() over (partition by part_id order by position desc) as newness
     from standing where type = 'part-graded'
   ), fates as (
-    select f.unit_id, f.model_id, f.part_ref, coalesce(g.grade <> 'X', 0) as is_good
+    select f.unit_id, f.model_id, f.part_ref, p.received_on, p.code, p.id as parcel_id,
+           coalesce(g.grade <> 'X', 0) as is_good
     from sought f
+    join units u on u.id = f.unit_id join parcels p on p.id = u.parcel_id
     left join graded g on g.part_id = f.part_id and g.newness = 1
     where f.state in ('broken-by-us', 'broken-before', 'missing') or g.grade is not null
   )`;
 
 /**
- * Harvest outcomes per model and part, from the log alone. Sought: every part whose fate is known. Good: whatever can be
- * sold, graded A to D by the last standing grade; what a good one brings is reckoned over the same grades.
+ * Harvest outcomes per parcel, model and part, from the log alone, first parcels first. Sought: every part whose fate is
+ * known. Good: whatever can be sold, graded A to D by the last standing grade; what a good one brings is reckoned over the
+ * same grades.
  */
-export async function outcomeCounts(db: Knex): Promise<readonly OutcomeCount[]> {
+export async function outcomeCounts(db: Knex): Promise<readonly ParcelOutcome[]> {
   const [rows] = (await db.raw(`${soughtParts}
-    select model_id as modelId, part_ref as partRef, cast(sum(is_good) as signed) as good, count(*) as sought
-    from fates group by model_id, part_ref`)) as [OutcomeCount[], unknown];
-  return rows.map(({ modelId, partRef, good, sought }) => ({
-    modelId,
-    partRef,
-    good: Number(good),
-    sought: Number(sought),
-  }));
+    select parcel_id as parcelId, model_id as modelId, part_ref as partRef,
+           cast(sum(is_good) as signed) as good, count(*) as sought
+    from fates group by received_on, code, parcel_id, model_id, part_ref
+    order by received_on, code, model_id, part_ref`)) as [ParcelOutcome[], unknown];
+  return rows.map(({ good, sought, ...of }) => ({ ...of, good: Number(good), sought: Number(sought) }));
 }
 
 /** The same from units on which something was found at triage. */
-export async function outcomeCountsGiven(db: Knex): Promise<readonly (OutcomeCount & { readonly finding: Finding })[]> {
+export async function outcomeCountsGiven(db: Knex): Promise<readonly OutcomeGiven[]> {
   const [rows] = (await db.raw(`${soughtParts}, found as (
       select distinct u.id as unit_id, m.kind as finding
       from units u join json_table(u.marks, '$[*]' columns (kind varchar(20) path '$.kind')) m
     )
-    select f.model_id as modelId, f.part_ref as partRef, o.finding,
+    select f.parcel_id as parcelId, f.model_id as modelId, f.part_ref as partRef, o.finding,
            cast(sum(f.is_good) as signed) as good, count(*) as sought
     from fates f join found o on o.unit_id = f.unit_id
-    group by f.model_id, f.part_ref, o.finding`)) as [(OutcomeCount & { finding: Finding })[], unknown];
-  return rows.map(({ good, sought, ...row }) => ({ ...row, good: Number(good), sought: Number(sought) }));
+    group by f.received_on, f.code, f.parcel_id, f.model_id, f.part_ref, o.finding
+    order by f.received_on, f.code, f.model_id, f.part_ref, o.finding`)) as [OutcomeGiven[], unknown];
+  return rows.map(({ good, sought, ...of }) => ({ ...of, good: Number(good), sought: Number(sought) }));
 }

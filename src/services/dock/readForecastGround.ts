@@ -3,6 +3,7 @@ import type { ParcelItem } from '@/core/intake/forecastParcel';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { ShopKnowledge } from '@/core/triage/knowledge';
+import { seenInParcel, type SeenInParcel } from '@/core/triage/seenInParcel';
 import { shopKnowledge } from '@/core/triage/shopKnowledge';
 import { priceBook } from '@/data/prices/priceBook';
 import { currentRules } from '@/data/rules/houseRulesRepository';
@@ -20,6 +21,7 @@ export interface ForecastGround {
   readonly items: readonly ParcelItem[];
   readonly models: readonly Model[];
   readonly shop: ShopKnowledge;
+  readonly seen: SeenInParcel;
   readonly rules: HouseRules;
 }
 
@@ -82,6 +84,7 @@ export async function readForecastGround(db: Knex, parcelId: string, now: Date):
     items,
     rules,
     shop: shopKnowledge(ground, rules),
+    seen: seenInParcel(parcelId, ground),
     models: [...models].flatMap(([key, model]) => (named.has(key) ? [model] : [])),
   };
 }

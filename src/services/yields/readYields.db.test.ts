@@ -3,11 +3,15 @@ import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
 import { loadDemo } from '../../../scripts/demo/loadDemo';
 import { exportFacts } from '@/services/facts/exportFacts';
 import { compareWithLog } from '@/services/facts/compareWithLog';
+import { seenInParcel } from '@/core/triage/seenInParcel';
+import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import { lookCounts } from '@/data/yields/lookCounts';
+import { readForecastGround } from '@/services/dock/readForecastGround';
 import { readToday } from '@/services/today/readToday';
 import { readLine } from '@/services/line/readLine';
 import { readYields } from './readYields';
 
+type Counts = Readonly<Record<string, { readonly good: number; readonly sought: number }>>;
 let scratch: Scratch;
 const now = new Date('2026-11-25T12:00:00Z');
 beforeAll(async () => {
@@ -94,14 +98,15 @@ describe('the demo workshop', () => {
   test('how closely units are looked at is what anybody counts from the units that were decided about', async () => {
     const rows = (await scratch.db('units').whereNotNull('disposition').whereNotNull('model_id').select()) as {
       readonly model_id: string;
+      readonly parcel_id: string;
       readonly tests: Readonly<Record<string, string>>;
       readonly marks: readonly { readonly kind: string }[];
     }[];
     const tally = (names: readonly string[]) =>
       Object.fromEntries([...new Set(names)].map((name) => [name, names.filter((other) => other === name).length]));
     const { units, tests, marks } = await lookCounts(scratch.db);
-    expect(Object.fromEntries(units.map((own) => [own.modelId, own.units]))).toEqual(
-      tally(rows.map(({ model_id }) => model_id)),
+    expect(Object.fromEntries(units.map((own) => [`${own.modelId} ${own.parcelId}`, own.units]))).toEqual(
+      tally(rows.map(({ model_id, parcel_id }) => `${model_id} ${parcel_id}`)),
     );
     const made = rows.flatMap((row) =>
       Object.entries(row.tests).flatMap(([test, result]) =>
@@ -109,10 +114,44 @@ describe('the demo workshop', () => {
       ),
     );
     expect(Object.fromEntries(tests.map((own) => [`${own.modelId} ${own.test}`, own.units]))).toEqual(tally(made));
-    const found = rows.flatMap((row) => [...new Set(row.marks.map(({ kind }) => kind))]);
-    expect(Object.fromEntries(marks.map((own) => [own.finding, own.units]))).toEqual(tally(found));
+    const found = rows.flatMap((row) => [...new Set(row.marks.map(({ kind }) => `${kind} ${row.parcel_id}`))]);
+    expect(Object.fromEntries(marks.map((own) => [`${own.finding} ${own.parcelId}`, own.units]))).toEqual(tally(found));
     expect(made.length).toBeGreaterThan(100);
     expect(found.length).toBeGreaterThan(3);
+  });
+
+  test('what a parcel has shown of itself is what anybody counts from its units, and from the facts about its parts', async () => {
+    const parcels = (await scratch.db('parcels').select('id').orderBy('received_on')) as { readonly id: string }[];
+    const ground = await knowledgeGround(scratch.db, now);
+    const units = (await scratch.db('units').select()) as {
+      readonly id: string;
+      readonly parcel_id: string;
+      readonly tests: Readonly<Record<string, string>>;
+    }[];
+    for (const { id } of parcels) {
+      const own = units.filter(({ parcel_id }) => parcel_id === id);
+      const noted = own.flatMap(({ tests }) =>
+        tests.starts === 'sound' || tests.starts === 'fault' ? [tests.starts] : [],
+      );
+      const seen = seenInParcel(id, ground);
+      expect(seen.sound.starts).toEqual({
+        good: noted.filter((result) => result === 'sound').length,
+        sought: noted.length,
+      });
+      const asked = await readForecastGround(scratch.db, id, now);
+      expect(asked?.seen).toEqual(seen);
+      // What it has shown is part of what the shop knows.
+      expect(Object.keys(seen.parts).length).toBeGreaterThan(3);
+      expect(asked?.shop.alike.units).toBeGreaterThan(1);
+    }
+    const [first, second] = parcels.map(({ id }) => seenInParcel(id, ground).parts) as [Counts, Counts];
+    const { yields } = await readYields(scratch.db, now);
+    for (const { modelId, partRef, good, sought } of yields) {
+      const [before, after] = [first, second].map(
+        (parts) => parts[`${modelId}/${partRef}`] ?? { good: 0, sought: 0 },
+      ) as [Counts[string], Counts[string]];
+      expect([before.good + after.good, before.sought + after.sought]).toEqual([good, sought]);
+    }
   });
 
   test('defects are the troubles that the bench reported', async () => {
