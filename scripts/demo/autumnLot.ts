@@ -1,5 +1,6 @@
 import type { Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
+import type { Bin } from '@/core/shelf/racks';
 import type { ManifestLine } from '@/core/intake/readManifest';
 import type { DemoBench } from './demoBench';
 import { conditionFor, decide, type Condition } from './decisions';
@@ -52,7 +53,7 @@ type Fate = (typeof fates)[number];
 /** The demo parcel: read from the shipped manifest, with a unit at every stage of the line. */
 export async function playAutumnLot(
   bench: DemoBench,
-  bins: readonly string[],
+  bins: readonly Bin[],
   lines: readonly ManifestLine[],
 ): Promise<void> {
   const { chance } = bench;
@@ -83,7 +84,7 @@ export async function playAutumnLot(
 
 async function play(
   bench: DemoBench,
-  bins: readonly string[],
+  bins: readonly Bin[],
   id: string,
   fate: Fate,
   model: Model,
@@ -108,13 +109,7 @@ async function play(
   return playBuild(bench, bins, id, fate, model);
 }
 
-async function playDonor(
-  bench: DemoBench,
-  bins: readonly string[],
-  id: string,
-  fate: Fate,
-  model: Model,
-): Promise<void> {
+async function playDonor(bench: DemoBench, bins: readonly Bin[], id: string, fate: Fate, model: Model): Promise<void> {
   await lookOver(bench, id, await conditionFor(bench, id, 'donor'), model.tests);
   await decide(bench, id, 'donor');
   if (fate === 'teardown-new') return;
@@ -126,13 +121,7 @@ async function playDonor(
   await shelveAll(bench, bins, 2);
 }
 
-async function playBuild(
-  bench: DemoBench,
-  bins: readonly string[],
-  id: string,
-  fate: Fate,
-  model: Model,
-): Promise<void> {
+async function playBuild(bench: DemoBench, bins: readonly Bin[], id: string, fate: Fate, model: Model): Promise<void> {
   // Where a unit waits for a part, or has one built in, it needs one.
   const isFit = (unit: Unit) =>
     (fate === 'match' || canBeMatched(bench, unit)) &&

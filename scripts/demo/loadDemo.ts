@@ -7,7 +7,8 @@ import type { Person } from '@/core/people/roles';
 import type { Model } from '@/core/procedure/model';
 import { markPrinted, waitingLabels } from '@/data/labels/labelJobs';
 import { newestModels } from '@/data/models/modelRepository';
-import type { BinRow } from '@/data/rows';
+import { binsInUse } from '@/core/shelf/racks';
+import { listRacks } from '@/data/shelf/rackRepository';
 import { previewManifest } from '@/services/dock/previewManifest';
 import { addPerson } from '@/services/people/addPerson';
 import { noteAnswers } from '@/services/rehearsals/noteAnswers';
@@ -58,7 +59,7 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
   const workers = people.filter(({ role }) => role !== 'viewer');
   const shipped = await newestModels(db);
   const models = lotModels.map((id) => shipped.find((model) => model.id === id) as Model);
-  const bins = ((await db('bins').orderBy('walk')) as BinRow[]).map(({ code }) => code);
+  const bins = binsInUse(await listRacks(db));
   const clock = new Workday(new Date(now.getTime() - 26 * day), new Date(now.getTime() - 4 * 60_000));
   const bench = new DemoBench(db, workers, models, new Chance(20261127), clock);
   clock.jumpTo(new Date(now.getTime() - 26 * day));

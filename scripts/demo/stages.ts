@@ -10,7 +10,8 @@ import { startingHouseRules } from '@/core/shared/houseRules';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import type { DeviceTest, PartCategory } from '@/core/procedure/vocabulary';
-import { suggestBin } from '@/core/shelf/suggestBin';
+import type { Bin } from '@/core/shelf/racks';
+import { suggestBins } from '@/core/shelf/suggestBin';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import { lockedMinutes } from '@/core/shop/openSheet';
 import { simulateOperation, simulateResistance } from '@/core/simulation/simulateTeardown';
@@ -199,7 +200,7 @@ export async function gradeAll(bench: DemoBench, leave = 0): Promise<void> {
   }
 }
 
-export async function shelveAll(bench: DemoBench, bins: readonly string[], leave = 0): Promise<void> {
+export async function shelveAll(bench: DemoBench, bins: readonly Bin[], leave = 0): Promise<void> {
   bench.turn();
   const waiting = bench.partsAt('to-shelve');
   for (const part of waiting.slice(0, Math.max(0, waiting.length - leave))) {
@@ -207,8 +208,9 @@ export async function shelveAll(bench: DemoBench, bins: readonly string[], leave
       await bench.fact('part-scrapped', part.id, { because: 'storage destroyed: it was never wiped' }, 0.5);
       continue;
     }
-    const bin = suggestBin(part, bench.partsAt('shelf'), bins, 8) as string;
-    await bench.fact('part-shelved', part.id, { bin }, 0.4);
+    const stock = bench.partsAt('shelf').map((own) => ({ ...own, bin: own.bin as string, count: 1 }));
+    const [bin] = suggestBins([part], bins, stock);
+    await bench.fact('part-shelved', part.id, { bin: bin as string }, 0.4);
   }
 }
 

@@ -1,5 +1,6 @@
 import { formatTag } from '@/core/shared/tags';
 import type { Model } from '@/core/procedure/model';
+import type { Bin } from '@/core/shelf/racks';
 import type { DemoBench } from './demoBench';
 import { conditionFor, decide } from './decisions';
 import {
@@ -18,7 +19,7 @@ import {
 const unitCount = 36;
 
 /** The earlier parcel: donors first, so that the builds find parts; then all that can be sold is sent. */
-export async function playSummerLot(bench: DemoBench, bins: readonly string[]): Promise<void> {
+export async function playSummerLot(bench: DemoBench, bins: readonly Bin[]): Promise<void> {
   const { chance } = bench;
   const parcelId = chance.uuid();
   const receivedOn = bench.clock.pass(0).toISOString().slice(0, 10);
@@ -66,7 +67,7 @@ export async function playSummerLot(bench: DemoBench, bins: readonly string[]): 
   await send(bench, shipments + 1, shipped);
 }
 
-async function storeParts(bench: DemoBench, bins: readonly string[]): Promise<void> {
+async function storeParts(bench: DemoBench, bins: readonly Bin[]): Promise<void> {
   await gradeAll(bench);
   await shelveAll(bench, bins);
 }

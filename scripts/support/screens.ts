@@ -11,6 +11,7 @@ export const screens = [
   '/teardown',
   '/grade',
   '/shelf',
+  '/shelf/racks',
   '/match',
   '/rebuild',
   '/prove',

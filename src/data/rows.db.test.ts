@@ -15,6 +15,8 @@ describe('the tables', () => {
       const rows = (await scratch
         .db('information_schema.columns')
         .where({ table_schema: scratch.name, table_name: table })
+        // What only sorts is no column of a row.
+        .whereNot('extra', 'like', '%INVISIBLE%')
         .select({ name: 'column_name' })) as { name: string }[];
       expect(rows.map(({ name }) => name).sort()).toEqual([...columns[table]].sort());
     },

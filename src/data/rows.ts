@@ -247,9 +247,13 @@ export interface ShopChangeRow {
   changed_at: Date;
 }
 
-export interface BinRow {
+export interface RackRow {
   code: string;
-  walk: number;
+  row_count: number;
+  boxes: number;
+  room: number;
+  category: Part['category'] | null;
+  is_in_use: number;
 }
 
 export interface LabelJobRow {
@@ -458,7 +462,7 @@ export const columns = {
   doers: ['fact_id', 'person_id', 'noted_by', 'noted_at'] satisfies (keyof DoerRow)[],
   prices: ['id', 'model_id', 'part_ref', 'cents', 'from_day', 'set_by', 'set_at'] satisfies (keyof PriceRow)[],
   shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
-  bins: ['code', 'walk'] satisfies (keyof BinRow)[],
+  racks: ['code', 'row_count', 'boxes', 'room', 'category', 'is_in_use'] satisfies (keyof RackRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
   house_rules: ['version', 'rules', 'changed_at', 'changed_by'] satisfies (keyof HouseRulesRow)[],
   label_jobs: ['id', 'fact_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],

@@ -139,6 +139,40 @@ describe('forecastParcel', () => {
     expect(builds()).toBeLessThan(0.7 * builds(nothingSeen));
   });
 
+  test('a list that is too long to draw every line is foretold as one of a tenth of it, ten times', () => {
+    const of = (count: number, alike: number) =>
+      forecastParcel(
+        Array.from({ length: count }, (_, at) =>
+          at % 3 === 0
+            ? promised(key(handset))
+            : { ...asDonor(2000), decided: { disposition: 'as-is', cents: 2000, lowCents: 1000, highCents: 3000 } },
+        ),
+        models,
+        shop(200, alike),
+        rules,
+      );
+    const [whole, long] = [of(1200, 20), of(12_000, 20)];
+    expect(Math.abs(long.cents.mean / whole.cents.mean / 10 - 1)).toBeLessThan(0.03);
+    expect(Math.abs(long.builds.mean / whole.builds.mean / 10 - 1)).toBeLessThan(0.04);
+    // What the parcel has in common grows with the list; the luck of single units with its root, and is next to nothing here.
+    const width = ({ cents }: typeof whole) => cents.high - cents.low;
+    expect(width(long) / 10).toBeLessThan(1.1 * width(whole));
+    expect(width(long) / 10).toBeGreaterThan(0.7 * width(whole));
+  });
+
+  test('of a long list the luck of single units is counted once, not as of so few', () => {
+    const lucky = (): ParcelItem => ({
+      ...asDonor(0),
+      decided: { disposition: 'as-is', cents: 1000, lowCents: 1000 - 1282, highCents: 1000 + 1282 },
+    });
+    const { cents } = forecastParcel(Array.from({ length: 9000 }, lucky), models, shop(), rules);
+    // A thousand cents of scatter for each of 9,000: its root, and 1.28 of that on either side.
+    const half = 1.2816 * 1000 * Math.sqrt(9000);
+    expect((cents.high - cents.low) / 2 / half).toBeGreaterThan(0.7);
+    expect((cents.high - cents.low) / 2 / half).toBeLessThan(1.3);
+    expect(Math.abs(cents.mean / 9_000_000 - 1)).toBeLessThan(0.005);
+  });
+
   test('an empty parcel gives nothing', () => {
     const { cents, parts, known } = forecastParcel([], models, shop(), rules);
     expect([cents.mean, cents.low, cents.high, parts, known]).toEqual([0, 0, 0, [], 0]);

@@ -4,6 +4,7 @@ import { kindsFound } from '@/core/findings/mark';
 import { fitsSlot, neededParts } from '@/core/sale/slots';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { SaleGrade } from '@/core/shared/grades';
+import { byTag } from '@/core/shared/tags';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Move, MovesOf } from '@/core/teardown/worth/movesOf';
 
@@ -77,6 +78,6 @@ export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag'
       (a, b) =>
         b.gainCents - a.gainCents ||
         (b.part.grade as string).localeCompare(a.part.grade as string) ||
-        a.part.tag.localeCompare(b.part.tag),
+        byTag(a.part, b.part),
     );
 }

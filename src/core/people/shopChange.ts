@@ -5,15 +5,17 @@ export const shopChangeKinds = [
   'bench-added',
   'bench-changed',
   'doer-corrected',
+  'rack-added',
+  'rack-changed',
 ] as const;
 export type ShopChangeKind = (typeof shopChangeKinds)[number];
 
 export type FieldValue = string | boolean | null;
 
-/** What a lead changed about a person or a bench: each field with what it was and what it became. */
+/** What a lead changed about a person, a bench or a rack: each field with what it was and what it became. */
 export interface ShopChange {
   readonly kind: ShopChangeKind;
-  /** The person's or the bench's name. */
+  /** The name of the person or the bench, the letters of the rack. */
   readonly about: string;
   readonly fields: readonly { readonly field: string; readonly from: FieldValue; readonly to: FieldValue }[];
 }

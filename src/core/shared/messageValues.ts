@@ -323,6 +323,8 @@ export interface MessageValues<Piece> {
   'refusals.nameTaken': { name: Piece };
   'refusals.personStale': { name: Piece };
   'refusals.lastLead': { name: Piece };
+  'refusals.tooManyBoxes': { code: Piece; boxes: Piece; most: Piece };
+  'refusals.binsNotEmpty': { parts: number; bins: readonly Piece[]; code: Piece };
   'refusals.lastBench': { name: Piece };
   'refusals.certificateAsked': { step: Piece };
   'refusals.rehearseFirst': { step: Piece };

@@ -9,6 +9,8 @@ export const reasons = [
   'last-lead',
   'person-stale',
   'last-bench',
+  'too-many-boxes',
+  'bins-not-empty',
   'not-found',
   'unknown-tag',
   'unknown-model',

@@ -8,6 +8,10 @@ export function formatTag(letter: TagLetter, number: number): string {
   return `${letter}-${String(number).padStart(letter === 'P' ? 5 : 4, '0')}`;
 }
 
+/** By the number of the tag: U-9994 before U-30753. */
+export const byTag = (a: { readonly tag: string }, b: { readonly tag: string }): number =>
+  a.tag.length - b.tag.length || (a.tag < b.tag ? -1 : Number(a.tag > b.tag));
+
 /** Reads what was scanned or typed as a tag: letter case, blanks and a missing dash do not matter. */
 export function parseTag(text: string): { readonly letter: TagLetter; readonly tag: string } | undefined {
   const match = /^\s*([ups])\s*-?\s*0*([1-9]\d{0,8})\s*$/i.exec(text);

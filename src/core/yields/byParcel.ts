@@ -33,8 +33,8 @@ export function acrossParcels(counts: readonly GroupCount[], alike: number): Gro
 }
 
 /** Rows by what they are of, in the order in which they first come. */
-export function grouped<Row>(rows: readonly Row[], keyOf: (row: Row) => string): ReadonlyMap<string, readonly Row[]> {
-  const groups = new Map<string, Row[]>();
+export function grouped<Row, Key>(rows: readonly Row[], keyOf: (row: Row) => Key): ReadonlyMap<Key, readonly Row[]> {
+  const groups = new Map<Key, Row[]>();
   for (const row of rows) {
     const key = keyOf(row);
     const own = groups.get(key);

@@ -21,8 +21,8 @@ async function someOf<R, T>(query: Knex.QueryBuilder, limit: number, order: stri
 }
 
 /** What can be taken first, then what is under way, then what is gone; the best grade first. */
-const partOrder = `field(place, 'shelf', 'to-shelve', 'grade', 'assigned', 'hazard', 'scrap'), grade, tag`;
-const unitOrder = `stage in ('sent', 'spent', 'recycled'), length(tag), tag`;
+const partOrder = `field(place, 'shelf', 'to-shelve', 'grade', 'assigned', 'hazard', 'scrap'), grade, tag_no`;
+const unitOrder = `stage in ('sent', 'spent', 'recycled'), tag_no`;
 
 const nothing = { hits: [], total: 0 };
 
@@ -163,6 +163,6 @@ export async function findShipments(db: Knex, words: readonly string[], limit: n
         .whereRaw('lower(u.shipment) like ?', [contains(word)])
         .orWhereRaw(`lower(json_value(e.payload, '$.recipient')) like ?`, [contains(word)]),
     );
-  const rows = (await query.orderBy('tag', 'desc').limit(limit + 1)) as FoundShipment[];
+  const rows = (await query.orderByRaw('length(tag) desc, tag desc').limit(limit + 1)) as FoundShipment[];
   return { hits: rows.slice(0, limit), total: rows.length };
 }

@@ -166,6 +166,15 @@ const migrations: readonly Migration[] = [
   },
   { name: '060_carries_of_parts', up: (db) => tables.carriesOfParts(db.schema) },
   { name: '061_bit_lives', up: (db) => tables.bitLives(db.schema) },
+  { name: '062_racks', up: (db) => tables.racks(db.schema) },
+  {
+    // What the bins of before were: four racks of three rows.
+    name: '063_first_racks',
+    up: (db) => db('racks').insert(['A', 'B', 'C', 'D'].map((code) => ({ code, row_count: 3, boxes: 5, room: 12 }))),
+  },
+  { name: '064_no_bins', up: (db) => db.schema.dropTable('bins') },
+  { name: '065_numbers_of_units', up: (db) => tables.tagNumbers(db, 'units', 'stage', 'parcel_id') },
+  { name: '066_numbers_of_parts', up: (db) => tables.tagNumbers(db, 'parts', 'place', 'interchange') },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -33,6 +33,27 @@ export const bins = (schema: Knex.SchemaBuilder) =>
     table.integer('walk').unsigned().notNullable().unique();
   });
 
+/** Rows of boxes, each box a bin: `A01` and on. */
+export const racks = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('racks', (table) => {
+    code(table, 'code', 2).primary();
+    table.integer('row_count').unsigned().notNullable();
+    table.integer('boxes').unsigned().notNullable();
+    table.integer('room').unsigned().notNullable();
+    code(table, 'category', 16).nullable();
+    table.boolean('is_in_use').notNullable().defaultTo(true);
+  });
+
+/**
+ * The number of a tag, so that U-9994 comes before U-30753. Nobody reads it: it only sorts, and no row of the code has it.
+ */
+export const tagNumbers = (db: Knex, name: 'units' | 'parts', ...also: readonly string[]) =>
+  db.raw(
+    `alter table ?? add column tag_no int unsigned generated always as (cast(substr(tag, 3) as unsigned)) stored invisible,
+     add unique (tag_no), ${also.map(() => 'add index (??, tag_no)').join(', ')}`,
+    [name, ...also],
+  );
+
 export const counters = (schema: Knex.SchemaBuilder) =>
   schema.createTable('counters', (table) => {
     code(table, 'name', 20).primary();

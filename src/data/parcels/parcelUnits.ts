@@ -10,11 +10,9 @@ export interface UnitOfParcel {
   readonly model: Model | null;
 }
 
-const mostUnits = 20_000;
-
 /** Every unit of a parcel with its model, newest first. */
 export async function parcelUnits(db: Knex, parcelId: string): Promise<readonly UnitOfParcel[]> {
-  const units = await unitsOfParcel(db, parcelId, mostUnits);
+  const units = await unitsOfParcel(db, parcelId);
   const models = await modelsOfUnits(db, units);
   const byVersion = new Map(models.map((model) => [`${model.id}@${model.version}`, model]));
   return units.map((unit) => ({ unit, model: byVersion.get(`${unit.modelId}@${unit.modelVersion}`) ?? null }));

@@ -25,7 +25,7 @@ export async function unitsWithSerial(
     .leftJoin('parcel_lines as l', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
     .where((either) => void either.where('u.serial', serial).orWhere('l.serial', serial))
     .select('u.tag', 'u.stage', 'u.parcel_id')
-    .orderBy('u.tag', 'desc')
+    .orderBy('u.tag_no', 'desc')
     .limit(mostAsked)) as Pick<UnitRow, 'tag' | 'stage' | 'parcel_id'>[];
   return rows.map(({ tag, stage, parcel_id: parcelId }) => ({ tag, stage, parcelId }));
 }

@@ -3,11 +3,12 @@ import type { Part } from '@/core/entities/entities';
 import type { PartPlace } from '@/core/entities/stages';
 import type { SaleGrade } from '@/core/shared/grades';
 import type { OnShelf } from '@/core/triage/knowledge';
-import type { BinRow, PartRow } from '@/data/rows';
+import type { PartRow } from '@/data/rows';
 import { toPart } from './partRows';
 
-export async function partsAt(db: Knex, places: readonly PartPlace[], limit = 500): Promise<readonly Part[]> {
-  const rows = (await db('parts').whereIn('place', places).orderBy('tag').limit(limit)) as PartRow[];
+/** All parts at some places, by the number of their tag. */
+export async function partsAt(db: Knex, places: readonly PartPlace[]): Promise<readonly Part[]> {
+  const rows = (await db('parts').whereIn('place', places).orderBy('tag_no')) as PartRow[];
   return rows.map(toPart);
 }
 
@@ -15,7 +16,7 @@ export async function partsOfUnit(db: Knex, unitId: string): Promise<readonly Pa
   const rows = (await db('parts')
     .where({ unit_id: unitId })
     .orWhere({ assigned_to: unitId })
-    .orderBy('tag')) as PartRow[];
+    .orderBy('tag_no')) as PartRow[];
   return rows.map(toPart);
 }
 
@@ -26,12 +27,12 @@ export async function lockPartsFreedFrom(trx: Knex, unitId: string): Promise<rea
 }
 
 export async function partsAssignedTo(db: Knex, unitIds: readonly string[]): Promise<readonly Part[]> {
-  const rows = (await db('parts').whereIn('assigned_to', unitIds).orderBy('tag')) as PartRow[];
+  const rows = (await db('parts').whereIn('assigned_to', unitIds).orderBy('tag_no')) as PartRow[];
   return rows.map(toPart);
 }
 
 export async function partsFreedFrom(db: Knex, unitIds: readonly string[]): Promise<readonly Part[]> {
-  const rows = (await db('parts').whereIn('unit_id', unitIds).orderBy('tag')) as PartRow[];
+  const rows = (await db('parts').whereIn('unit_id', unitIds).orderBy('tag_no')) as PartRow[];
   return rows.map(toPart);
 }
 
@@ -68,13 +69,12 @@ export async function searchShelf(
     return base;
   };
   const [rows, counted] = await Promise.all([
-    query().orderBy(['bin', 'tag']).offset(from).limit(limit) as Promise<PartRow[]>,
+    query().orderBy(['bin', 'tag_no']).offset(from).limit(limit) as Promise<PartRow[]>,
     query().count({ n: '*' }).first() as Promise<{ n: number } | undefined>,
   ]);
   return { parts: rows.map(toPart), total: counted?.n ?? 0 };
 }
 
-/** What the shelf holds of each interchange class. */
 /** The best of each class on the shelf; of assemblies, one that brings most of what would have to move to it. */
 export async function shelfStock(db: Knex): Promise<Readonly<Record<string, OnShelf>>> {
   const rows = (await db('parts')
@@ -104,24 +104,11 @@ export async function shelfStock(db: Knex): Promise<Readonly<Record<string, OnSh
   );
 }
 
-export async function listBins(db: Knex): Promise<readonly string[]> {
-  return ((await db('bins').orderBy('walk')) as BinRow[]).map(({ code }) => code);
-}
-
-/** What lies in which bin, for suggesting one. */
-export async function binContents(db: Knex): Promise<readonly Pick<Part, 'interchange' | 'grade' | 'bin'>[]> {
-  return (await db('parts').whereNotNull('bin').select('interchange', 'grade', 'bin')) as Pick<
-    Part,
-    'interchange' | 'grade' | 'bin'
-  >[];
-}
-
 /** Parts on the shelf of some interchange classes. */
 export async function shelfPartsOf(db: Knex, classes: readonly string[]): Promise<readonly Part[]> {
   const rows = (await db('parts')
     .where({ place: 'shelf' })
     .whereIn('interchange', classes)
-    .orderBy('tag')
-    .limit(2000)) as PartRow[];
+    .orderBy('tag_no')) as PartRow[];
   return rows.map(toPart);
 }

@@ -2,9 +2,8 @@ import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/entities/entities';
 import type { FactRow } from '@/data/rows';
 
-/** Tags by number: longer ones are later. */
-const byTag = 'length(tag), tag';
-const afterTag = '(length(tag), tag) > (length(?), ?)';
+/** The number of a tag that was given. */
+const numberOf = 'cast(substr(?, 3) as unsigned)';
 
 export interface UnitOut extends Pick<
   Unit,
@@ -17,24 +16,20 @@ export interface UnitOut extends Pick<
 
 /** Units after a tag, in the order of their numbers. */
 export async function unitsOut(db: Knex, after: string | undefined, limit: number): Promise<readonly UnitOut[]> {
-  const query = db('units as u')
-    .join('parcels as p', 'p.id', 'u.parcel_id')
-    .orderByRaw('length(u.tag), u.tag')
-    .limit(limit)
-    .select({
-      tag: 'u.tag',
-      stage: 'u.stage',
-      modelId: 'u.model_id',
-      modelVersion: 'u.model_version',
-      serial: 'u.serial',
-      disposition: 'u.disposition',
-      saleGrade: 'u.sale_grade',
-      shipment: 'u.shipment',
-      parcel: 'p.code',
-      line: 'u.line_no',
-      isWiped: 'u.is_wiped',
-    });
-  if (after) query.whereRaw('(length(u.tag), u.tag) > (length(?), ?)', [after, after]);
+  const query = db('units as u').join('parcels as p', 'p.id', 'u.parcel_id').orderBy('u.tag_no').limit(limit).select({
+    tag: 'u.tag',
+    stage: 'u.stage',
+    modelId: 'u.model_id',
+    modelVersion: 'u.model_version',
+    serial: 'u.serial',
+    disposition: 'u.disposition',
+    saleGrade: 'u.sale_grade',
+    shipment: 'u.shipment',
+    parcel: 'p.code',
+    line: 'u.line_no',
+    isWiped: 'u.is_wiped',
+  });
+  if (after) query.whereRaw(`u.tag_no > ${numberOf}`, [after]);
   const rows = (await query) as (Omit<UnitOut, 'isWiped'> & { isWiped: number })[];
   return rows.map((row) => ({ ...row, isWiped: row.isWiped === 1 }));
 }
@@ -50,8 +45,8 @@ export interface PartOut extends Pick<
 
 /** Parts after a tag, in the order of their numbers. */
 export async function partsOut(db: Knex, after: string | undefined, limit: number): Promise<readonly PartOut[]> {
-  const page = db('parts').select('*').orderByRaw(byTag).limit(limit).as('t');
-  if (after) page.whereRaw(afterTag, [after, after]);
+  const page = db('parts').select('*').orderBy('tag_no').limit(limit).as('t');
+  if (after) page.whereRaw(`tag_no > ${numberOf}`, [after]);
   return (await db(page).leftJoin('units as u', 'u.id', 't.unit_id').orderByRaw('length(t.tag), t.tag').select({
     tag: 't.tag',
     place: 't.place',

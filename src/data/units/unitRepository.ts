@@ -4,15 +4,15 @@ import type { UnitStage } from '@/core/entities/stages';
 import type { UnitRow } from '@/data/rows';
 import { toUnit } from './unitRows';
 
-/** Units at some stages, by tag. */
-export async function unitsAt(db: Knex, stages: readonly UnitStage[], limit = 300): Promise<readonly Unit[]> {
-  const rows = (await db('units').whereIn('stage', stages).orderBy('tag').limit(limit)) as UnitRow[];
+/** All units at some stages, by the number of their tag. */
+export async function unitsAt(db: Knex, stages: readonly UnitStage[]): Promise<readonly Unit[]> {
+  const rows = (await db('units').whereIn('stage', stages).orderBy('tag_no')) as UnitRow[];
   return rows.map(toUnit);
 }
 
 /** Units that wait on a fixture. */
 export async function unitsWithTimer(db: Knex): Promise<readonly Unit[]> {
-  return ((await db('units').whereNotNull('timer').orderBy('tag')) as UnitRow[]).map(toUnit);
+  return ((await db('units').whereNotNull('timer').orderBy('tag_no')) as UnitRow[]).map(toUnit);
 }
 
 export async function findUnit(db: Knex, where: Partial<Pick<UnitRow, 'id' | 'tag'>>): Promise<Unit | undefined> {
@@ -29,13 +29,13 @@ export async function sentWithSerial(db: Knex, serials: readonly string[]): Prom
   const rows = (await db('units')
     .whereIn('serial', [...new Set(serials)])
     .andWhere({ stage: 'sent' })
-    .orderBy('tag')
+    .orderBy('tag_no')
     .select('serial', 'tag')) as { serial: string; tag: string }[];
   return Object.fromEntries(rows.map(({ serial, tag }) => [serial, tag]));
 }
 
 export async function unitsOfShipment(db: Knex, shipment: string): Promise<readonly Unit[]> {
-  const rows = (await db('units').where({ shipment }).orderBy('tag')) as UnitRow[];
+  const rows = (await db('units').where({ shipment }).orderBy('tag_no')) as UnitRow[];
   return rows.map(toUnit);
 }
 
@@ -49,16 +49,16 @@ export async function latestShipments(
     .select('shipment')
     .count({ units: '*' })
     .groupBy('shipment')
-    .orderBy('shipment', 'desc')
+    .orderByRaw('length(shipment) desc, shipment desc')
     .limit(limit)) as {
     shipment: string;
     units: number;
   }[];
 }
 
-/** The units of a parcel that were tagged last, newest first. */
-export async function unitsOfParcel(db: Knex, parcelId: string, limit: number): Promise<readonly Unit[]> {
-  const rows = (await db('units').where({ parcel_id: parcelId }).orderBy('tag', 'desc').limit(limit)) as UnitRow[];
+/** All units of a parcel, newest first. */
+export async function unitsOfParcel(db: Knex, parcelId: string): Promise<readonly Unit[]> {
+  const rows = (await db('units').where({ parcel_id: parcelId }).orderBy('tag_no', 'desc')) as UnitRow[];
   return rows.map(toUnit);
 }
 

@@ -25,15 +25,13 @@ export interface ForecastGround {
   readonly rules: HouseRules;
 }
 
-const mostUnits = 1000;
-
 /** Units that came as what they are, and lines that promise one as what they promise. */
 export async function readForecastGround(db: Knex, parcelId: string, now: Date): Promise<ForecastGround | undefined> {
   const parcel = await findParcel(db, parcelId);
   if (!parcel) return undefined;
   const [lines, units, newest, ground, rules, { price }] = await Promise.all([
     linesOfParcel(db, parcelId),
-    unitsOfParcel(db, parcelId, mostUnits),
+    unitsOfParcel(db, parcelId),
     newestModels(db),
     knowledgeGround(db, now),
     currentRules(db),

@@ -7,16 +7,13 @@ import { partsAt } from '@/data/parts/partRepository';
 import { knowledgeGround } from '@/data/triage/knowledgeGround';
 import { waitingAtTriage } from '@/data/triage/waitingAtTriage';
 
-/** Parts that are looked at: more than this and the sum says less than it costs to compute. */
-const mostParts = 5000;
-
 /** What other rules would change for the units at triage and the parts on the shelf now. Nothing is saved. */
 export async function readRulesPreview(db: Knex, rules: EditableRules, now: Date): Promise<RulesPreview> {
   const [waiting, ground, today, parts, kinds] = await Promise.all([
     waitingAtTriage(db, now),
     knowledgeGround(db, now),
     currentRules(db),
-    partsAt(db, ['shelf'], mostParts),
+    partsAt(db, ['shelf']),
     partKinds(db, now),
   ]);
   const shelved = parts.flatMap((part) => {

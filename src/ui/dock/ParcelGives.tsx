@@ -1,7 +1,8 @@
 'use client';
 import * as counts from '@/words/catalogue/counts';
 import { Box } from '@chakra-ui/react';
-import type { ParcelForecast, Span } from '@/core/intake/forecastParcel';
+import type { Span } from '@/core/intake/drawParcels';
+import type { ParcelForecast } from '@/core/intake/forecastParcel';
 import { RangeBar } from '@/ui/base/RangeBar';
 import { Section } from '@/ui/base/Section';
 import * as words from '@/words/catalogue/dock';

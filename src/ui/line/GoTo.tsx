@@ -34,6 +34,7 @@ const leadPages: readonly Place[] = [
   { keyName: 'r', path: '/rules', name: words.houseRules() },
   { keyName: 'c', path: '/prices', name: words.pricesMenu() },
   { keyName: 'p', path: '/people', name: words.peopleMenu() },
+  { keyName: 'b', path: '/shelf/racks', name: words.racksMenu() },
   { keyName: 's', path: '/contacts', name: words.contactsMenu() },
   { keyName: 'd', path: '/exports', name: words.exportsMenu() },
 ];

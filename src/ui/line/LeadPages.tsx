@@ -8,6 +8,7 @@ const pages = [
   ['/rules', words.houseRulesShort()],
   ['/prices', words.pricesShort()],
   ['/people', words.peopleShort()],
+  ['/shelf/racks', words.racksShort()],
   ['/contacts', words.contactsShort()],
   ['/exports', words.exportsShort()],
 ] as const;

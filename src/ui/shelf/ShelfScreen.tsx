@@ -4,25 +4,33 @@ import { limitingName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef } from 'react';
-import { carriedBy, type Part } from '@/core/entities/entities';
+import type { Part } from '@/core/entities/entities';
 import type { ShelfView } from '@/services/shelf/readShelf';
 import { Headline } from '@/ui/base/Headline';
 import { Input } from '@/ui/base/Input';
 import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
-import { Row } from '@/ui/base/Row';
 import { Section } from '@/ui/base/Section';
 import { Table } from '@/ui/base/Table';
 import { Tag } from '@/ui/base/Tag';
-import { useShop, type Shop } from '@/ui/facts/ShopProvider';
-import { useChosenThing } from '@/ui/facts/useChosenThing';
+import { useShop } from '@/ui/facts/ShopProvider';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import * as texts from '@/words/catalogue/shelf';
+import { Carried } from './Carried';
+import { PutAway } from './PutAway';
 
 /** What have we got, and where? First what waits for a bin, then the shelf. */
-export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonly words: string }) {
+export function ShelfScreen({
+  view,
+  words,
+  isLead,
+}: {
+  readonly view: ShelfView;
+  readonly words: string;
+  readonly isLead: boolean;
+}) {
   const router = useRouter();
   const seeds = useMemo(
     () => ({ models: [], parts: [...view.toShelve.map(({ part }) => part), ...view.parts] }),
@@ -44,7 +52,8 @@ export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonl
       <Headline
         lead={texts.binWhereSameKindStored({ isWaiting: waiting.length > 0 ? 'yes' : 'no' })}
         aside={
-          <Box as="span">
+          <Box as="span" display="flex" gap="8px">
+            {isLead && <KeyButton keyName="r" label={texts.racks()} onPress={() => router.push('/shelf/racks')} />}
             <KeyButton records keyName="u" label={texts.undo()} onPress={() => void shop.takeBack()} />
           </Box>
         }
@@ -53,7 +62,7 @@ export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonl
           ? texts.noPartsToPutAway({ waiting: waiting.length })
           : texts.partsOnShelfMatch({ total: view.total, isWords: words ? 'yes' : 'no', value: words })}
       </Headline>
-      {waiting.length > 0 && <PutAway waiting={waiting} view={view} shop={shop} />}
+      {waiting.length > 0 && <PutAway waiting={waiting} kinds={view.kinds} isLead={isLead} shop={shop} />}
       <Box mt="22px">
         <Section
           title={
@@ -109,83 +118,6 @@ export function ShelfScreen({ view, words }: { readonly view: ShelfView; readonl
   );
 }
 
-function PutAway({
-  waiting,
-  view,
-  shop,
-}: {
-  readonly waiting: readonly { readonly part: Part; readonly bin: string | null }[];
-  readonly view: ShelfView;
-  readonly shop: Shop;
-}) {
-  const { chosen, choose } = useChosenThing(waiting.map(({ part }) => part.id));
-  return (
-    <Box as="ul">
-      {waiting.map(({ part, bin }) => {
-        const isChosen = part.id === chosen;
-        const kind = view.kinds[`${part.modelId}/${part.partRef}`];
-        return (
-          <Row
-            key={part.id}
-            state={isChosen ? 'chosen' : 'plain'}
-            minH="64px"
-            flexWrap={{ base: 'wrap', sm: 'nowrap' }}
-            onClick={() => choose(part.id)}
-          >
-            <Box w="130px">
-              <Tag code={part.tag} href={`/t/${part.tag}`} />
-            </Box>
-            <Box flex="1">
-              {kind?.modelName} {kind?.name}
-              <Carried part={part} view={view} />
-              <Box textStyle="note" color="inkMuted">
-                {kind?.handling}
-              </Box>
-            </Box>
-            {part.grade && <Punches grade={part.grade} />}
-            <Box w="210px" display="flex" justifyContent="flex-end" gap="8px">
-              {isChosen && bin && (
-                <KeyButton
-                  records
-                  keyName=" "
-                  label={texts.into({ bin })}
-                  look="action"
-                  onPress={() => void shop.act('part-shelved', part.id, { bin })}
-                />
-              )}
-              {isChosen && !bin && (
-                <KeyButton
-                  records
-                  keyName="x"
-                  label={texts.scrapEveryBinFull({ isDataCleared: part.isDataCleared ? 'yes' : 'no' })}
-                  look="danger"
-                  onPress={() =>
-                    void shop.act('part-scrapped', part.id, {
-                      because: texts.noRoom({ isDataCleared: part.isDataCleared ? 'yes' : 'no' }),
-                    })
-                  }
-                />
-              )}
-              {!isChosen && <Box color="inkMuted">{texts.into2({ isBin: bin ? 'yes' : 'no', bin })}</Box>}
-            </Box>
-          </Row>
-        );
-      })}
-    </Box>
-  );
-}
-
-/** What is still on an assembly and need not be moved to it. */
-function Carried({ part, view }: { readonly part: Part; readonly view: ShelfView }) {
-  const carries = carriedBy(part);
-  if (carries.length === 0) return null;
-  return (
-    <Box as="span" color="inkMuted">
-      {texts.withParts({ parts: carries.map((id) => view.kinds[`${part.modelId}/${id}`]?.name ?? id) })}
-    </Box>
-  );
-}
-
 function StoredRow({ part, view }: { readonly part: Part; readonly view: ShelfView }) {
   const kind = view.kinds[`${part.modelId}/${part.partRef}`];
   return (
@@ -200,7 +132,7 @@ function StoredRow({ part, view }: { readonly part: Part; readonly view: ShelfVi
       </td>
       <td>
         {kind?.name ?? part.partRef}
-        <Carried part={part} view={view} />
+        <Carried part={part} kinds={view.kinds} />
       </td>
       <td>{kind?.modelName}</td>
       <td>{part.grade && <Punches grade={part.grade} />}</td>

@@ -18,6 +18,7 @@ export const provePluckyParcel = () => l`Prove · Plucky Parcel`;
 export const rebuildPluckyParcel = () => l`Rebuild · Plucky Parcel`;
 export const sendPluckyParcel = () => l`Send · Plucky Parcel`;
 export const shelfPluckyParcel = () => l`Shelf · Plucky Parcel`;
+export const racksPluckyParcel = () => l`Racks and bins · Plucky Parcel`;
 export const tagPluckyParcel = () => l`Tag · Plucky Parcel`;
 export const teardownPluckyParcel = () => l`Teardown · Plucky Parcel`;
 export const triagePluckyParcel = () => l`Triage · Plucky Parcel`;

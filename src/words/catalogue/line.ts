@@ -26,6 +26,8 @@ export const exportsShort = () => l`Data out`;
 export const exportsMenu = () => l`Data out: files, and programs that read along`;
 export const pricesShort = () => l`Prices`;
 export const pricesMenu = () => l`Prices: what units and parts bring`;
+export const racksShort = () => l`Racks and bins`;
+export const racksMenu = () => l`Racks and bins: where parts lie`;
 export const contactsShort = () => l`Suppliers and customers`;
 export const contactsMenu = () => l`Suppliers and customers`;
 export const scanWithCamera = () => l`Scan with the camera`;

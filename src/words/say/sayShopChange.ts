@@ -1,8 +1,9 @@
+import type { PartCategory } from '@/core/procedure/vocabulary';
 import type { Role } from '@/core/people/roles';
 import type { FieldValue, ShopChange, ShopChangeKind } from '@/core/people/shopChange';
 import * as words from '@/words/catalogue/people';
 import { day, list } from '@/words/format';
-import { roleNames, yesOrNo } from './names';
+import { categoryNames, roleNames, yesOrNo } from './names';
 
 const heads: Readonly<Record<ShopChangeKind, (said: { readonly about: string }) => string>> = {
   'person-added': words.personAdded,
@@ -11,6 +12,8 @@ const heads: Readonly<Record<ShopChangeKind, (said: { readonly about: string }) 
   'bench-added': words.benchAdded,
   'bench-changed': words.benchChanged,
   'doer-corrected': words.doerCorrected,
+  'rack-added': words.rackAdded,
+  'rack-changed': words.rackChanged,
 };
 
 /** What a lead changed, as a sentence. @param benchName the name of a bench by its id */
@@ -34,11 +37,16 @@ const fieldNames: Readonly<Record<string, string>> = {
   hasLeft: words.fieldLeft(),
   isInUse: words.fieldInUse(),
   doer: words.fieldDoer(),
+  rows: words.fieldRows(),
+  boxes: words.fieldBoxes(),
+  room: words.fieldRoom(),
+  category: words.fieldCategory(),
 };
 
 function sayValue(field: string, value: FieldValue, benchName: (id: string) => string): string {
   if (value === null) return words.fieldNothing();
   if (typeof value === 'boolean') return value ? yesOrNo.yes : yesOrNo.no;
+  if (field === 'category') return categoryNames[value as PartCategory] ?? value;
   if (field === 'role') return roleNames[value as Role] ?? value;
   if (field === 'usualBench') return benchName(value);
   return field === 'certifiedUntil' ? day(value) : value;

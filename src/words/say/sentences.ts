@@ -26,6 +26,8 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'person-stale': words.personStale,
   'last-lead': words.lastLead,
   'last-bench': words.lastBench,
+  'too-many-boxes': words.tooManyBoxes,
+  'bins-not-empty': words.binsNotEmpty,
   'certificate-asked': words.certificateAsked,
   stale: words.stale,
   'wrong-stage': words.wrongStage,

@@ -1,4 +1,5 @@
 import { guardPage } from '@/app/access';
+import { isAtLeastRole } from '@/core/people/roles';
 import { database } from '@/data/connection';
 import { readShelf } from '@/services/shelf/readShelf';
 import { ShelfScreen } from '@/ui/shelf/ShelfScreen';
@@ -11,8 +12,9 @@ export default async function ShelfPage({
 }: {
   readonly searchParams: Promise<{ q?: string; page?: string }>;
 }) {
-  await guardPage();
+  const { role } = await guardPage();
   const { q = '', page = '0' } = await searchParams;
   const wanted = Math.max(0, Math.floor(Number(page)) || 0);
-  return <ShelfScreen view={await readShelf(database(), q.slice(0, 80), wanted, new Date())} words={q} />;
+  const view = await readShelf(database(), q.slice(0, 80), wanted, new Date());
+  return <ShelfScreen view={view} words={q} isLead={isAtLeastRole(role, 'lead')} />;
 }

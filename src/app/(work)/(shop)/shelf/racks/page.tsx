@@ -1,0 +1,12 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readRacks } from '@/services/shelf/readRacks';
+import { RacksScreen } from '@/ui/shelf/RacksScreen';
+import * as words from '@/words/catalogue/app';
+
+export const metadata = { title: words.racksPluckyParcel() };
+
+export default async function RacksPage() {
+  await guardPage('lead');
+  return <RacksScreen view={await readRacks(database(), new Date())} />;
+}

@@ -1,0 +1,32 @@
+// Made from words/en/racks.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { number } from '@/words/format';
+
+export const racksAndBins = () => l`Racks and bins`;
+export const roomFor = (d: { left: number }) => l`${plural(d.left, 0, { "0": l`Every bin is full`, "one": l`Room for one more part`, "other": l`Room for ${number(d.left)} more parts` })}`;
+export const fullInWeeks = (d: { days: number; stored: Text; taken: Text; weeks: number }) => l`At the pace of the last ${plural(d.days, 0, { "one": l`day`, "other": l`${number(d.days)} days` })} (${d.stored} stored, ${d.taken} taken) it is full in about ${plural(d.weeks, 0, { "one": l`a week`, "other": l`${number(d.weeks)} weeks` })}.`;
+export const fullInDays = (d: { days: number; stored: Text; taken: Text; full: number }) => l`At the pace of the last ${plural(d.days, 0, { "one": l`day`, "other": l`${number(d.days)} days` })} (${d.stored} stored, ${d.taken} taken) it is full in ${plural(d.full, 0, { "0": l`less than a day`, "one": l`a day`, "other": l`${number(d.full)} days` })}.`;
+export const notFuller = (d: { stored: Text; taken: Text; days: number }) => l`It is not getting fuller: ${d.stored} stored and ${d.taken} taken in ${plural(d.days, 0, { "one": l`a day`, "other": l`${number(d.days)} days` })}.`;
+export const tooEarly = () => l`How long that lasts is said after some days of shelving.`;
+export const addRackNow = () => l`Add a rack below, or give one more boxes.`;
+export const rack = (d: { code: Text }) => l`Rack ${d.code}`;
+export const inRack = (d: { count: number; boxes: number; left: number }) => l`${number(d.count)} parts in ${plural(d.boxes, 0, { "one": l`one box`, "other": l`${number(d.boxes)} boxes` })}, ${plural(d.left, 0, { "0": l`no room left`, "other": l`room for ${number(d.left)}` })}`;
+export const outOfUse = (d: { count: number }) => l`${number(d.count)} parts, out of use`;
+export const picture = (d: { code: Text; boxes: number; full: number }) => l`Rack ${d.code}: ${plural(d.boxes, 0, { "one": l`one box`, "other": l`${number(d.boxes)} boxes` })}, ${plural(d.full, 0, { "0": l`none full`, "one": l`one full`, "other": l`${number(d.full)} full` })}`;
+export const box = (d: { bin: Text; count: Text; room: Text }) => l`${d.bin}: ${d.count} of ${d.room}`;
+export const rows = () => l`Rows`;
+export const boxes = () => l`Boxes a row`;
+export const room = () => l`Parts a box`;
+export const kind = () => l`For`;
+export const anyPart = () => l`any part`;
+export const fieldOf = (d: { field: Text; code: Text }) => l`${d.field}, rack ${d.code}`;
+export const save = () => l`Save`;
+export const saveOf = (d: { code: Text }) => l`Save rack ${d.code}`;
+export const holds = (d: { parts: number }) => l`would hold ${number(d.parts)} parts`;
+export const unread = (d: { most: Text }) => l`Whole numbers: ${d.most}.`;
+export const limits = (d: { rows: Text; boxes: Text; room: Text }) => l`rows 1 to ${d.rows}, boxes 1 to ${d.boxes}, parts a box 1 to ${d.room}`;
+export const use = (d: { isInUse: 'yes' | 'no' }) => l`${select(d.isInUse, { "yes": l`Take out of use`, "other": l`Use again` })}`;
+export const useOf = (d: { isInUse: 'yes' | 'no'; code: Text }) => l`${select(d.isInUse, { "yes": l`Take rack ${d.code} out of use`, "other": l`Use rack ${d.code} again` })}`;
+export const newRack = (d: { code: Text }) => l`New rack ${d.code}`;
+export const addRack = (d: { code: Text }) => l`Add rack ${d.code}`;
+export const firstLead = () => l`Parts with the same class and grade go together; what a rack is kept for goes there first.`;
