@@ -4,7 +4,7 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 import { startApplication, type RunningApplication } from '../../scripts/support/application';
 import { projectRoot } from '../../scripts/support/home';
 import { endChild } from '../../scripts/support/processes';
-import { Bench, go, heading, pause, press, says, settled, text, watchTrouble } from '../support/e2e';
+import { Bench, go, heading, pause, press, says, settled, text, watchTrouble, write } from '../support/e2e';
 import { publish, writeOwnModel } from '../support/ownModel';
 import { plucky } from '../support/plucky';
 import { testHome } from '../support/scratch';
@@ -229,6 +229,64 @@ describe('the first hour of an own shop, with the screens alone', () => {
     await go(page, bench.url, '/shelf');
     await says(page, 'not for the shelf');
   }, 240_000);
+
+  test('a full shelf asks for a rack and never for scrap; a person may name another bin', async () => {
+    const lead = await bench.signIn('First lead', pin);
+    const troubles = watchTrouble(lead);
+    await go(lead, bench.url, '/shelf');
+    await press(lead, 'r');
+    await says(lead, 'Room for 720 more parts');
+    await settled(lead);
+    const use = async (rack: string, from: string, to: string) => {
+      await lead.click(`button[aria-label="${from.replace('*', rack)}"]`);
+      await lead.waitForSelector(`button[aria-label="${to.replace('*', rack)}"]`);
+    };
+    for (const rack of ['A', 'B', 'C', 'D']) await use(rack, 'Take out of use: rack *', 'Use again: rack *');
+    await says(lead, 'Every bin is full');
+
+    const page = await bench.signIn('Aune B.', pins.get('Aune B.'));
+    await go(page, bench.url, '/shelf');
+    await says(page, /(One part has|parts have) no bin: .* A lead can add a rack/);
+    const full = await text(page);
+    expect(full).toContain('no bin has room');
+    expect(full).not.toContain('Racks and bins');
+    expect(full).not.toMatch(/Into [A-Z]+\d/);
+
+    // What is no number says so, and saves nothing.
+    await write(lead, 'Rows, rack E', 'many');
+    await says(lead, 'Whole numbers');
+    for (const [field, value] of [
+      ['Rows', '1'],
+      ['Boxes a row', '2'],
+      ['Parts a box', '500'],
+    ])
+      await write(lead, `${field}, rack E`, value as string);
+    await says(lead, 'would hold 1,000 parts');
+    await lead.keyboard.press('Enter');
+    await says(lead, 'Room for 1,000 more parts');
+
+    await go(page, bench.url, '/shelf');
+    await says(page, 'Into E01');
+    const waiting = await heading(page);
+    await press(page, 'b');
+    await page.keyboard.type('z9');
+    await page.keyboard.press('Enter');
+    await says(page, 'no bin of that name');
+    await page.$eval('dialog input', (input) => (input as HTMLInputElement).select());
+    await page.keyboard.type('e02');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => document.querySelector('dialog') === null);
+    await page.waitForFunction((was) => document.querySelector('h1')?.textContent !== was, {}, waiting);
+    await settled(page);
+
+    // A box in which something lies cannot be taken away.
+    await go(lead, bench.url, '/shelf/racks');
+    await write(lead, 'Boxes a row, rack E', '1');
+    await lead.keyboard.press('Enter');
+    await says(lead, /1 part lies in E02, which rack E would no longer have/);
+    for (const rack of ['A', 'B', 'C', 'D']) await use(rack, 'Use again: rack *', 'Take out of use: rack *');
+    expect(troubles.filter((trouble) => !trouble.includes('422'))).toEqual([]);
+  }, 120_000);
 
   test('a unit is rebuilt with parts of the first two, proven and sent; then nothing is left of the first hour', async () => {
     const page = await bench.signIn('Aune B.', pins.get('Aune B.'));

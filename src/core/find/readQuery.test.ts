@@ -19,14 +19,22 @@ const model = (id: string, more: Partial<NamedModel> = {}): NamedModel => ({
 });
 const models = [model('Lantern 5'), model('Wick'), model('Reed 2', { maker: 'Brinewell', aliases: ['B-21'] })];
 
+const racks = ['A', 'B', 'AB'];
+
 test('words are read as grade, bin, figures and names', () => {
-  expect(readQuery(' Display lantern  A ')).toMatchObject({ grade: 'A', bin: null, names: ['display', 'lantern'] });
-  expect(readQuery('b12 battery')).toMatchObject({ grade: null, bin: 'B12', names: ['battery'] });
-  expect(readQuery('5 lantern x')).toMatchObject({ grade: 'X', figures: ['5'], names: ['lantern'] });
-  expect(readQuery('p20418 s12 u7')).toMatchObject({ bin: null, names: ['p20418', 's12', 'u7'] });
-  expect(readQuery('a b')).toMatchObject({ grade: 'A', names: ['b'] });
-  expect(readQuery('')).toEqual({ words: [], grade: null, bin: null, figures: [], names: [] });
-  expect(readQuery('one two three four five six seven eight nine').words).toHaveLength(8);
+  expect(readQuery(' Display lantern  A ', racks)).toMatchObject({
+    grade: 'A',
+    bin: null,
+    names: ['display', 'lantern'],
+  });
+  expect(readQuery('b12 battery', racks)).toMatchObject({ grade: null, bin: 'B12', names: ['battery'] });
+  expect(readQuery('5 lantern x', racks)).toMatchObject({ grade: 'X', figures: ['5'], names: ['lantern'] });
+  expect(readQuery('p20418 s12 u7', racks)).toMatchObject({ bin: null, names: ['p20418', 's12', 'u7'] });
+  // What is no rack of the shop may be how a serial begins.
+  expect(readQuery('ab07 z12 ol54', racks)).toMatchObject({ bin: 'AB07', names: ['z12', 'ol54'] });
+  expect(readQuery('a b', racks)).toMatchObject({ grade: 'A', names: ['b'] });
+  expect(readQuery('', racks)).toEqual({ words: [], grade: null, bin: null, figures: [], names: [] });
+  expect(readQuery('one two three four five six seven eight nine', racks).words).toHaveLength(8);
 });
 
 test('parts are meant by their own names, their category and their model, all words together', () => {

@@ -28,7 +28,7 @@ export interface FindQuery {
   readonly words: readonly string[];
   /** A letter alone is a grade. */
   readonly grade: Grade | null;
-  /** A rack's letter with figures is a bin, as far as it was typed. */
+  /** The letters of a rack with figures are a bin, as far as it was typed. */
   readonly bin: string | null;
   /** Figures alone are the end of a tag, or part of a serial. */
   readonly figures: readonly string[];
@@ -38,11 +38,18 @@ export interface FindQuery {
 
 const mostWords = 8;
 
-/** Reads what was typed. “display lantern A” is a grade and two names; “B12 battery” a bin and a name. */
-export function readQuery(text: string): FindQuery {
+/**
+ * Reads what was typed. “display lantern A” is a grade and two names; “B12 battery” a bin and a name.
+ *
+ * @param racks  their letters
+ */
+export function readQuery(text: string, racks: readonly string[]): FindQuery {
   const words = text.trim().toLowerCase().split(/\s+/).filter(Boolean).slice(0, mostWords);
   const isGrade = (word: string) => grades.some((grade) => grade.toLowerCase() === word);
-  const isBin = (word: string) => /^[a-z]\d{1,3}$/.test(word) && !/^[ups]/.test(word);
+  const isBin = (word: string) => {
+    const [, letters] = /^([a-z]{1,2})\d{1,2}$/.exec(word) ?? [];
+    return letters !== undefined && racks.includes(letters.toUpperCase());
+  };
   const isFigures = (word: string) => /^\d+$/.test(word);
   const grade = words.find(isGrade);
   // Two grades at once fit nothing: the second is read as a name.

@@ -1,4 +1,4 @@
-import { binsInUse, binsOf, judgeRack, nextCode, rackOf, type Rack } from './racks';
+import { binsInUse, binsOf, isRackCode, judgeRack, nextCode, rackOf, type Rack } from './racks';
 import { fullIn, rackFills } from './roomLeft';
 
 const rack = (code: string, more: Partial<Rack> = {}): Rack => ({
@@ -25,6 +25,11 @@ describe('racks', () => {
     expect(nextCode([rack('A'), rack('C')])).toBe('B');
     const all = Array.from({ length: 26 }, (_, at) => rack(String.fromCharCode(65 + at)));
     expect(nextCode(all)).toBe('AA');
+    // What is scanned as P01 is a part.
+    const toO = all.filter(({ code }) => code < 'P');
+    expect(nextCode(toO)).toBe('Q');
+    expect(['P', 'U', 'S', 'a', 'A1', 'ABC', ''].some(isRackCode)).toBe(false);
+    expect(['A', 'PP'].every(isRackCode)).toBe(true);
   });
 
   test('a rack may grow, and shrink as far as nothing lies there', () => {

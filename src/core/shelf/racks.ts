@@ -1,10 +1,11 @@
 import type { PartCategory } from '@/core/procedure/vocabulary';
 import type { Grade } from '@/core/shared/grades';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { tagKinds } from '@/core/shared/tags';
 
 /** Rows of boxes that stand together; every box is a bin, and all are alike. */
 export interface Rack {
-  /** One or two capital letters, with which the names of its bins begin. */
+  /** One or two capital letters, with which the names of its bins begin: see `isRackCode`. */
   readonly code: string;
   readonly rows: number;
   /** In each row. */
@@ -49,12 +50,15 @@ export const binsOf = ({ code, rows, boxes, room, category }: Rack): readonly Bi
 export const binsInUse = (racks: readonly Rack[]): readonly Bin[] =>
   racks.filter(({ isInUse }) => isInUse).flatMap(binsOf);
 
-/** The letters after the last ones in use: A, B … Z, AA, AB … */
+/** Whether letters may name a rack: one or two, and not one with which a tag begins, since P01 would be a part. */
+export const isRackCode = (code: string): boolean => /^[A-Z]{1,2}$/.test(code) && !(code in tagKinds);
+
+/** The first letters that no rack has: A, B … Z, AA, AB … */
 export function nextCode(racks: readonly Rack[]): string {
   const taken = new Set(racks.map(({ code }) => code));
   const letters = Array.from({ length: 26 }, (_, at) => String.fromCharCode(65 + at));
   const codes = [...letters, ...letters.flatMap((first) => letters.map((second) => first + second))];
-  return codes.find((code) => !taken.has(code)) ?? '';
+  return codes.find((code) => isRackCode(code) && !taken.has(code)) ?? '';
 }
 
 /**

@@ -34,25 +34,27 @@ export async function linesOfParcel(db: Knex, parcelId: string): Promise<readonl
   return rows.map(toLine);
 }
 
-/** Expected lines that no unit has been tagged for, in order. */
-export async function openLines(db: Knex, parcelId: string, limit: number): Promise<readonly ParcelLine[]> {
-  const rows = (await db('parcel_lines as l')
+/** Expected lines that no unit has been tagged for, in order: all of them, or the first. */
+export async function openLines(db: Knex, parcelId: string, limit?: number): Promise<readonly ParcelLine[]> {
+  const query = db('parcel_lines as l')
     .leftJoin('units as u', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
     .where('l.parcel_id', parcelId)
     .whereNull('u.id')
     .select('l.*')
-    .orderBy('l.line_no')
-    .limit(limit)) as ParcelLineRow[];
-  return rows.map(toLine);
+    .orderBy('l.line_no');
+  if (limit !== undefined) query.limit(limit);
+  return ((await query) as ParcelLineRow[]).map(toLine);
 }
 
-export async function countOpenLines(db: Knex): Promise<number> {
-  const row = (await db('parcel_lines as l')
+/** How many lines nothing was tagged for: of one parcel, or of all. */
+export async function countOpenLines(db: Knex, parcelId?: string): Promise<number> {
+  const query = db('parcel_lines as l')
     .leftJoin('units as u', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
     .whereNull('u.id')
-    .count({ n: '*' })
-    .first()) as { n: number } | undefined;
-  return row?.n ?? 0;
+    .count({ n: '*' });
+  if (parcelId !== undefined) query.where('l.parcel_id', parcelId);
+  const row = (await query.first()) as { n: number } | undefined;
+  return Number(row?.n ?? 0);
 }
 
 /** Serials of units that are in the shop, to ask about when a manifest names one again. */

@@ -10,7 +10,7 @@ export class PartGradedDto implements Omit<Payloads['part-graded'], never> {
 }
 
 export class PartShelvedDto implements Omit<Payloads['part-shelved'], never> {
-  @Matches(/^[A-Z]\d{2}$/, { message: 'it must be a bin like B07' })
+  @Matches(/^[A-Z]{1,2}\d{2}$/, { message: 'it must be a bin like B07' })
   bin!: string;
 }
 

@@ -69,6 +69,7 @@ const identity = (serial: string) => ({
 test('a serial is found on the list of another parcel, and as a unit once it is tagged', async () => {
   const spring = await parcelWith('Spring lot', ['A-1', 'A-2']);
   expect(await findSerial(scratch.db, 'A-2')).toEqual({
+    here: null,
     line: { parcelId: spring, parcel: 'Spring lot', lineNo: 2 },
     unit: null,
   });
@@ -76,7 +77,26 @@ test('a serial is found on the list of another parcel, and as a unit once it is 
   const known = await findSerial(scratch.db, 'A-2');
   expect(known.line).toBeNull();
   expect(known.unit).toMatchObject({ stage: 'triage', parcel: 'Spring lot' });
-  expect(await findSerial(scratch.db, 'A-3')).toEqual({ line: null, unit: null });
+  expect(await findSerial(scratch.db, 'A-3')).toEqual({ here: null, line: null, unit: null });
+});
+
+test('of a long list the first lines are shown, all are counted, and every one is found', async () => {
+  const serials = Array.from({ length: 260 }, (_, at) => `LONG-${1000 + at}`);
+  const long = await parcelWith('Long lot', serials);
+  const shown = async () => {
+    const { open } = await readDock(scratch.db, long);
+    return [open?.lines.length, open?.openCount];
+  };
+  expect(await shown()).toEqual([200, 260]);
+  expect((await findSerial(scratch.db, 'long 1249', long)).here).toMatchObject({ lineNo: 250, isExact: true });
+  // A letter that is read for the digit: found, and said.
+  expect((await findSerial(scratch.db, 'LONG-I249', long)).here).toMatchObject({ lineNo: 250, isExact: false });
+  expect((await findSerial(scratch.db, 'LONG-9999', long)).here).toBeNull();
+  const elsewhere = await parcelWith('Other lot', ['S-1']);
+  expect((await findSerial(scratch.db, 'LONG-1249', elsewhere)).here).toBeNull();
+  await act('unit-tagged', randomUUID(), { parcelId: long, lineNo: 250 });
+  expect(await shown()).toEqual([200, 259]);
+  expect((await findSerial(scratch.db, 'LONG-1249', long)).here).toBeNull();
 });
 
 test('the record of a supplier counts what was counted, over all its parcels', async () => {

@@ -4,7 +4,7 @@ import type { Parcel, ParcelLine, Unit } from '@/core/entities/entities';
 import type { Difference } from '@/core/intake/parcelDifferences';
 import { supplierRecord, type ParcelRecord, type SupplierRecord } from '@/core/intake/supplierRecord';
 import type { UnitStage } from '@/core/entities/stages';
-import { listParcels, openLines, stageCounts } from '@/data/parcels/parcelRepository';
+import { countOpenLines, listParcels, openLines, stageCounts } from '@/data/parcels/parcelRepository';
 import { parcelClaim } from '@/data/parcels/parcelClaim';
 import { parcelCost } from '@/data/parcels/parcelCost';
 import { parcelUnits } from '@/data/parcels/parcelUnits';
@@ -19,7 +19,10 @@ export interface DockView {
   readonly parcels: readonly ParcelSummary[];
   readonly open: {
     readonly parcel: Parcel;
+    /** The first lines that nothing was tagged for yet. */
     readonly lines: readonly ParcelLine[];
+    /** How many of these there are in all. */
+    readonly openCount: number;
     /** Those tagged last. */
     readonly units: readonly Unit[];
     readonly differences: readonly Difference[];
@@ -49,8 +52,9 @@ export async function readDock(db: Knex, parcelId: string | undefined): Promise<
   const chosen = parcels.find(({ id }) => id === parcelId) ?? parcels[0];
   if (!chosen) return { parcels: summaries, open: null, suppliers };
   const all = await parcelUnits(db, chosen.id);
-  const [lines, differences, cost, others] = await Promise.all([
+  const [lines, openCount, differences, cost, others] = await Promise.all([
     openLines(db, chosen.id, shownLines),
+    countOpenLines(db, chosen.id),
     parcelClaim(db, chosen, all),
     parcelCost(db, chosen, all),
     recordsOf(
@@ -61,7 +65,7 @@ export async function readDock(db: Knex, parcelId: string | undefined): Promise<
   const supplier = supplierRecord([recordOf(chosen, differences), ...others]);
   const units = all.slice(0, shownUnits).map(({ unit }) => unit);
   const { byUnit: _, ...spread } = cost;
-  const open = { parcel: chosen, lines, units, differences, supplier, cost: spread };
+  const open = { parcel: chosen, lines, openCount, units, differences, supplier, cost: spread };
   return { parcels: summaries, open, suppliers };
 }
 

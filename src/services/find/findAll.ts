@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { listRacks } from '@/data/shelf/rackRepository';
 import type { Part, Unit } from '@/core/entities/entities';
 import {
   modelsMeant,
@@ -56,7 +57,11 @@ export interface Found {
  * @param most  how many of each kind are given; their totals say how many there are
  */
 export async function findAll(db: Knex, text: string, most: number): Promise<Found> {
-  const query = readQuery(text);
+  const racks = await listRacks(db);
+  const query = readQuery(
+    text,
+    racks.map(({ code }) => code),
+  );
   const serial = serialTyped(text);
   const models = await namedModels(db);
   const kinds = partKindsMeant(models, query.names);

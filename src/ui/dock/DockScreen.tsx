@@ -151,27 +151,29 @@ function OpenParcel({
   const [scanned, setScanned] = useState<string | null>(null);
   const [tagged, setTagged] = useState<ReadonlySet<number>>(new Set());
   const waiting = lines.filter(({ lineNo }) => !tagged.has(lineNo));
+  const inBox = open.openCount - (lines.length - waiting.length);
   const { chosen, choose } = useChosen(waiting.map(({ id }) => id));
   const line = waiting.find(({ id }) => id === chosen);
   const paid = parcel.pricePaidCents + parcel.transportCents;
 
-  const tag = (expected: ParcelLine | null) => {
+  const tag = (expected: Pick<ParcelLine, 'lineNo'> | null) => {
     const done = shop.act('unit-tagged', makeId(), { parcelId: parcel.id, lineNo: expected?.lineNo ?? null });
     if (done.ok && expected) setTagged((before) => new Set(before).add(expected.lineNo));
   };
+  const tagScanned = (code: string, line: Pick<ParcelLine, 'lineNo' | 'model' | 'serial'>, isExact: boolean) => {
+    tag(line);
+    setScanned(isExact ? words.lineHere({ ...line, code }) : words.lineHereButListSays({ ...line, code }));
+    beep(isExact ? 'well' : 'wrong');
+  };
   const takeCode = (code: string) => {
     const match = findSerial(code, waiting);
-    if (!match) {
+    if (match) return tagScanned(code, match.entry, match.isExact);
+    // Of a long list only the first lines are here: the server knows the rest.
+    void lookUpSerial(code, parcel.id).then((known) => {
+      if (known.here && !tagged.has(known.here.lineNo)) return tagScanned(code, known.here, known.here.isExact);
       beep('wrong');
-      return void lookUpSerial(code).then((known) => setScanned(saySerial(code, parcel.id, known)));
-    }
-    tag(match.entry);
-    setScanned(
-      match.isExact
-        ? words.lineHere({ lineNo: match.entry.lineNo, model: match.entry.model, code })
-        : words.lineHereButListSays({ lineNo: match.entry.lineNo, serial: match.entry.serial, code }),
-    );
-    beep(match.isExact ? 'well' : 'wrong');
+      setScanned(saySerial(code, parcel.id, known));
+    });
   };
   useScannedCode(takeCode);
   const nextRule = costRules[(costRules.indexOf(parcel.costRule) + 1) % costRules.length] as CostRule;
@@ -190,10 +192,10 @@ function OpenParcel({
       >
         {parcel.lineCount === 0
           ? words.noListYet({ code: parcel.code })
-          : waiting.length === 0
+          : inBox === 0
             ? words.everyLineTagged({ code: parcel.code })
             : words.noUnitsDidNotArrive({
-                waiting: waiting.length,
+                waiting: inBox,
                 lineCount: parcel.lineCount,
                 isCounted: parcel.isCounted ? 'yes' : 'no',
               })}
@@ -235,7 +237,7 @@ function OpenParcel({
         gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.2fr) minmax(0, 1fr)' }}
         gap="32px"
       >
-        <LinesInBox lineCount={parcel.lineCount} waiting={waiting} chosen={chosen} onChoose={choose} />
+        <LinesInBox lineCount={parcel.lineCount} inBox={inBox} waiting={waiting} chosen={chosen} onChoose={choose} />
         <Box display="grid" gap="24px" alignContent="start">
           <ParcelGives forecast={forecast} hasFailed={hasFailed} paidCents={paid} />
           {parcel.lineCount > 0 && <ParcelDifferences parcel={parcel} differences={differences} />}
@@ -247,20 +249,26 @@ function OpenParcel({
   );
 }
 
+const sayLines = (lineCount: number, inBox: number, shown: number): string | undefined =>
+  shown < inBox ? words.firstLines({ shown, inBox }) : lineCount > 0 ? words.asOnSuppliersList() : undefined;
+
 /** The lines of the list that nothing was tagged for yet. */
 function LinesInBox({
   lineCount,
+  inBox,
   waiting,
   chosen,
   onChoose,
 }: {
   readonly lineCount: number;
+  /** All of them; those that wait here are the first. */
+  readonly inBox: number;
   readonly waiting: readonly ParcelLine[];
   readonly chosen: string | undefined;
   readonly onChoose: (id: string) => void;
 }) {
   return (
-    <Section title={words.inBox()} note={lineCount > 0 ? words.asOnSuppliersList() : undefined}>
+    <Section title={words.inBox()} note={sayLines(lineCount, inBox, waiting.length)}>
       {waiting.length === 0 && <Nothing>{words.importSuppliersListOrTag({ lineCount })}</Nothing>}
       <Box as="ul" maxH="460px" overflowY="auto" tabIndex={0} aria-label={words.linesList()}>
         {waiting.map((entry) => (

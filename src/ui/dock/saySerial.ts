@@ -12,10 +12,10 @@ export function saySerial(serial: string, parcelId: string, { line, unit }: Seri
   return words.notOnOpenLinePut({ serial });
 }
 
-const nothing: SerialKnown = { line: null, unit: null };
+const nothing: SerialKnown = { here: null, line: null, unit: null };
 
-/** Asks the server; while it is away the serial counts as known nowhere. */
-export async function lookUpSerial(serial: string): Promise<SerialKnown> {
-  const outcome = await send<SerialKnown>('GET', `/api/serials/${encodeURIComponent(serial)}`);
+/** Asks the server, in this parcel first; while it is away the serial counts as known nowhere. */
+export async function lookUpSerial(serial: string, parcelId: string): Promise<SerialKnown> {
+  const outcome = await send<SerialKnown>('GET', `/api/serials/${encodeURIComponent(serial)}?parcel=${parcelId}`);
   return outcome.ok ? outcome.value : nothing;
 }

@@ -56,7 +56,7 @@ export function RackFields({
       as="form"
       display="flex"
       flexWrap="wrap"
-      gap="12px"
+      gap="10px"
       alignItems="flex-end"
       py="12px"
       onSubmit={(event) => {
@@ -69,7 +69,7 @@ export function RackFields({
           <Input
             aria-label={nameOf(label)}
             aria-invalid={!isRead(field, most) || undefined}
-            w="96px"
+            w="72px"
             inputMode="numeric"
             maxLength={3}
             autoComplete="off"
@@ -86,7 +86,7 @@ export function RackFields({
       <Field label={words.kind()}>
         <Select
           aria-label={nameOf(words.kind())}
-          w="170px"
+          w="150px"
           value={category ?? ''}
           onChange={({ currentTarget: { value } }) => setCategory(value === '' ? null : (value as PartCategory))}
         >

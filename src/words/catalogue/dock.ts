@@ -22,6 +22,7 @@ export const boxNotEmpty = (d: { isCounted: 'yes' | 'no' }) => l`${select(d.isCo
 export const splitCost = (d: { costRule: Text }) => l`Split cost: ${d.costRule}`;
 export const goToTriage = () => l`Go to Triage`;
 export const inBox = () => l`In the box`;
+export const firstLines = (d: { shown: number; inBox: number }) => l`the first ${number(d.shown)} of ${number(d.inBox)}; scan or type any other`;
 export const asOnSuppliersList = () => l`as on the supplier’s list`;
 export const importSuppliersListOrTag = (d: { lineCount: number }) => l`${plural(d.lineCount, 0, { "0": l`Import the supplier’s list, or tag units as they come out of the box.`, "other": l`All tagged. Go to triage.` })}`;
 export const linesList = () => l`Lines of the list`;

@@ -26,7 +26,7 @@ export const holds = (d: { parts: number }) => l`would hold ${number(d.parts)} p
 export const unread = (d: { most: Text }) => l`Whole numbers: ${d.most}.`;
 export const limits = (d: { rows: Text; boxes: Text; room: Text }) => l`rows 1 to ${d.rows}, boxes 1 to ${d.boxes}, parts a box 1 to ${d.room}`;
 export const use = (d: { isInUse: 'yes' | 'no' }) => l`${select(d.isInUse, { "yes": l`Take out of use`, "other": l`Use again` })}`;
-export const useOf = (d: { isInUse: 'yes' | 'no'; code: Text }) => l`${select(d.isInUse, { "yes": l`Take rack ${d.code} out of use`, "other": l`Use rack ${d.code} again` })}`;
+export const useOf = (d: { isInUse: 'yes' | 'no'; code: Text }) => l`${select(d.isInUse, { "yes": l`Take out of use: rack ${d.code}`, "other": l`Use again: rack ${d.code}` })}`;
 export const newRack = (d: { code: Text }) => l`New rack ${d.code}`;
 export const addRack = (d: { code: Text }) => l`Add rack ${d.code}`;
 export const firstLead = () => l`Parts with the same class and grade go together; what a rack is kept for goes there first.`;

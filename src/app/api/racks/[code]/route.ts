@@ -1,5 +1,6 @@
 import { answerRefusal, guardRoute } from '@/app/access';
 import { refuse } from '@/core/shared/outcome';
+import { isRackCode } from '@/core/shelf/racks';
 import { database } from '@/data/connection';
 import { parseDto } from '@/dto/parseDto';
 import { RackDto } from '@/dto/shelf/rackDto';
@@ -12,7 +13,7 @@ interface Context {
 /** Adds the rack of these letters, or changes it. */
 export const PUT = guardRoute<Context>('lead', async (request, { id: by }, { params }) => {
   const { code } = await params;
-  if (!/^[A-Z]{1,2}$/.test(code)) return answerRefusal(refuse('not-found', { code }));
+  if (!isRackCode(code)) return answerRefusal(refuse('not-found', { code }));
   const asked = parseDto(RackDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
   const outcome = await saveRack(database(), { code, ...asked.value }, { at: new Date(), by });
