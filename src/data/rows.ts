@@ -247,6 +247,11 @@ export interface ShopChangeRow {
   changed_at: Date;
 }
 
+export interface FactPartRow {
+  part_id: string;
+  position: number;
+}
+
 export interface RackRow {
   code: string;
   row_count: number;
@@ -462,6 +467,7 @@ export const columns = {
   doers: ['fact_id', 'person_id', 'noted_by', 'noted_at'] satisfies (keyof DoerRow)[],
   prices: ['id', 'model_id', 'part_ref', 'cents', 'from_day', 'set_by', 'set_at'] satisfies (keyof PriceRow)[],
   shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
+  fact_parts: ['part_id', 'position'] satisfies (keyof FactPartRow)[],
   racks: ['code', 'row_count', 'boxes', 'room', 'category', 'is_in_use'] satisfies (keyof RackRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
   house_rules: ['version', 'rules', 'changed_at', 'changed_by'] satisfies (keyof HouseRulesRow)[],

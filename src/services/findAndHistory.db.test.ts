@@ -2,6 +2,8 @@ import { parse } from 'csv-parse/sync';
 import { factKinds, type FactKind } from '@/core/shop/facts';
 import { shopDay } from '@/core/shared/shopDay';
 import type { FactRow, PartRow, PersonRow, UnitRow } from '@/data/rows';
+import { latestFacts } from '@/data/facts/latestFacts';
+import { fillFactParts } from '@/data/migrations/fillFactParts';
 import { loadDemo } from '../../scripts/demo/loadDemo';
 import { shippedModels } from '../../tests/support/models';
 import { scratchDatabase, type Scratch } from '../../tests/support/scratch';
@@ -126,6 +128,29 @@ describe('the history', () => {
     const rows = parse(csv, { columns: true }) as { id: string }[];
     expect(rows.map(({ id }) => id).reverse()).toEqual(await pages(query));
     expect(rows.length).toBeGreaterThan(0);
+  });
+
+  test('a part’s history is every fact that did something to it, found as if one read the whole log', async () => {
+    const log = (await scratch.db('facts').orderBy('position', 'desc')) as FactRow[];
+    const parts = (await scratch.db('parts').orderBy('tag_no')) as PartRow[];
+    for (const { id } of parts.filter((_, at) => at % 7 === 0)) {
+      const own = await latestFacts(scratch.db, many, { partId: id });
+      const did = log.filter(
+        ({ part_id, touched }) => part_id === id || touched.some((thing) => thing.kind === 'part' && thing.id === id),
+      );
+      expect(own.map((fact) => fact.id)).toEqual(did.map((fact) => fact.id));
+      // Whatever names the part in what was said is among them.
+      const named = log.filter(({ payload }) => JSON.stringify(payload).includes(id));
+      for (const fact of named) expect(own.some((listed) => listed.id === fact.id)).toBe(true);
+    }
+  });
+
+  test('a log from before it was noted which parts a fact touched gives the same', async () => {
+    const noted = await scratch.db('fact_parts').orderBy(['part_id', 'position']);
+    expect(noted.length).toBeGreaterThan(500);
+    await scratch.db('fact_parts').delete();
+    await fillFactParts(scratch.db);
+    expect(await scratch.db('fact_parts').orderBy(['part_id', 'position'])).toEqual(noted);
   });
 
   test('every kind of fact is in one kind of the filter', () => {

@@ -34,11 +34,7 @@ export function filterOf({ kind, day, ...asked }: HistoryQuery, timeZone: string
 /** Narrows a query of facts, which it calls `e`. */
 export function narrow<Q extends Knex.QueryBuilder>(query: Q, filter: FactFilter): Q {
   if (filter.partId)
-    query.where((either) =>
-      either
-        .where('e.part_id', filter.partId as string)
-        .orWhereRaw(`json_search(e.payload, 'one', ?) is not null`, [filter.partId as string]),
-    );
+    query.whereRaw('e.position in (select position from fact_parts where part_id = ?)', [filter.partId]);
   if (filter.unitId) query.where('e.unit_id', filter.unitId);
   if (filter.personId)
     query.whereRaw('coalesce((select d.person_id from doers as d where d.fact_id = e.id), e.person_id) = ?', [

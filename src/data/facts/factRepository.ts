@@ -91,6 +91,9 @@ export async function appendFact(
     touched: JSON.stringify(touched),
     rules_version: fact.rulesVersion ?? null,
   });
+  const parts = new Set(changes.flatMap(({ kind, id }) => (kind === 'part' ? [id] : [])));
+  if (about.part_id !== null) parts.add(about.part_id);
+  if (parts.size > 0) await trx('fact_parts').insert([...parts].map((part_id) => ({ part_id, position })));
   return position;
 }
 

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { insertRules } from '@/data/rules/houseRulesRepository';
+import { fillFactParts } from './fillFactParts';
 import { fillModelCards } from './fillModelCards';
 import * as factNames from './factNames';
 import * as tables from './tables';
@@ -175,6 +176,8 @@ const migrations: readonly Migration[] = [
   { name: '064_no_bins', up: (db) => db.schema.dropTable('bins') },
   { name: '065_numbers_of_units', up: (db) => tables.tagNumbers(db, 'units', 'stage', 'parcel_id') },
   { name: '066_numbers_of_parts', up: (db) => tables.tagNumbers(db, 'parts', 'place', 'interchange') },
+  { name: '067_fact_parts', up: (db) => tables.factParts(db.schema) },
+  { name: '068_fact_parts_of_before', up: fillFactParts },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

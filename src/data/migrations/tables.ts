@@ -33,6 +33,14 @@ export const bins = (schema: Knex.SchemaBuilder) =>
     table.integer('walk').unsigned().notNullable().unique();
   });
 
+/** Which facts did something to which part, so that a part's history is read and not searched for. */
+export const factParts = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('fact_parts', (table) => {
+    id(table, 'part_id').notNullable();
+    table.bigInteger('position').unsigned().notNullable();
+    table.primary(['part_id', 'position']);
+  });
+
 /** Rows of boxes, each box a bin: `A01` and on. */
 export const racks = (schema: Knex.SchemaBuilder) =>
   schema.createTable('racks', (table) => {

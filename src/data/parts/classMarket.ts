@@ -14,7 +14,7 @@ export async function classMarket(db: Knex, since: Date): Promise<readonly Class
     with used as (
       select p.interchange, count(*) as used
       from facts e
-      join parts p on p.id = json_value(e.payload, '$.partId')
+      join parts p on p.id = convert(json_value(e.payload, '$.partId') using ascii)
       left join facts back on back.undoes = e.id
       where e.type = 'part-assigned' and e.client_at >= ? and back.id is null
       group by p.interchange

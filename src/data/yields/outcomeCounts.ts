@@ -2,7 +2,10 @@ import type { Knex } from 'knex';
 import type { OutcomeGiven } from '@/core/triage/knownYields';
 import type { ParcelOutcome } from '@/core/yields/parcelOutcomes';
 
-/** Every part that a teardown of a donor freed, or found broken or missing (also one that was then left in), with its fate. */
+/**
+ * Every part that a teardown of a donor freed, or found broken or missing (also one that was then left in), with its fate.
+ * Keys out of a payload are read as what the tables' keys are: two character sets cannot be joined by an index.
+ */
 const soughtParts = `
   with standing as (
     select e.* from facts e left join facts back on back.undoes = e.id where back.id is null
@@ -13,10 +16,11 @@ const soughtParts = `
     select e.unit_id, e.model_id, j.part_ref, j.part_id, j.state
     from standing e join donors d on d.unit_id = e.unit_id
     join json_table(e.payload, '$.freed[*]' columns (
-      part_id varchar(36) path '$.partId', part_ref varchar(60) path '$.partRef', state varchar(16) path '$.state')) j
+      part_id varchar(36) character set ascii path '$.partId', part_ref varchar(60) character set ascii path '$.partRef',
+      state varchar(16) character set ascii path '$.state')) j
     where e.type = 'step-done'
   ), lost as (
-    select distinct e.unit_id, e.model_id, json_value(e.payload, '$.partRef') as part_ref
+    select distinct e.unit_id, e.model_id, convert(json_value(e.payload, '$.partRef') using ascii) as part_ref
     from standing e join donors d on d.unit_id = e.unit_id
     where e.type = 'part-trouble' and json_value(e.payload, '$.state') <> 'suspect'
   ), sought as (
