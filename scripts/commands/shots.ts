@@ -46,7 +46,7 @@ const shots: readonly Shot[] = [
   {
     name: 'rules',
     path: () => '/rules',
-    types: { field: 'Capacity of a battery, grade A', text: '99' },
+    types: { field: 'Capacity of a battery, grade C', text: '86' },
     says: 'the shelf is worth',
   },
   { name: 'models', path: () => '/models' },
