@@ -3,6 +3,7 @@ import { factKinds, type FactKind } from '@/core/shop/facts';
 import { shopDay } from '@/core/shared/shopDay';
 import type { FactRow, PartRow, PersonRow, UnitRow } from '@/data/rows';
 import { latestFacts } from '@/data/facts/latestFacts';
+import { newsBetween } from '@/data/facts/newsBetween';
 import { fillFactParts } from '@/data/migrations/fillFactParts';
 import { loadDemo } from '../../scripts/demo/loadDemo';
 import { shippedModels } from '../../tests/support/models';
@@ -151,6 +152,32 @@ describe('the history', () => {
     await scratch.db('fact_parts').delete();
     await fillFactParts(scratch.db);
     expect(await scratch.db('fact_parts').orderBy(['part_id', 'position'])).toEqual(noted);
+  });
+
+  test('what the stream tells of new facts is what they did: their unit, a part, a wait that began or ended', async () => {
+    const log = (await scratch.db('facts').orderBy('position')) as FactRow[];
+    const units = (await scratch.db('units').select('id', 'tag')) as Pick<UnitRow, 'id' | 'tag'>[];
+    const tagOf = new Map(units.map(({ id, tag }) => [id, tag]));
+    let [waits, parts] = [0, 0];
+    for (let from = 0; from + 50 <= log.length; from += 50) {
+      const news = await newsBetween(scratch.db, from, from + 50);
+      const own = log.slice(from, from + 50);
+      expect(news?.map(({ unit }) => unit)).toEqual(own.map(({ unit_id }) => (unit_id && tagOf.get(unit_id)) ?? null));
+      expect(news?.map(({ isOfPart }) => isOfPart)).toEqual(own.map(({ part_id }) => part_id !== null));
+      own.forEach(({ type }, at) => {
+        if (type === 'wait-begun') expect(news?.[at]?.turnsTimer).toBe(true);
+        if (type === 'part-graded') expect(news?.[at]?.turnsTimer).toBe(false);
+      });
+      waits += news?.filter(({ turnsTimer }) => turnsTimer).length ?? 0;
+      parts += news?.filter(({ isOfPart }) => isOfPart).length ?? 0;
+    }
+    // Each wait that began has ended since, or lies there still.
+    const begun = log.filter(({ type }) => type === 'wait-begun').length;
+    expect(waits).toBeGreaterThanOrEqual(begun);
+    expect(parts).toBeGreaterThan(100);
+    // After a long break nobody is told one by one.
+    expect(await newsBetween(scratch.db, 0, log.length)).toBeNull();
+    expect(await newsBetween(scratch.db, log.length, log.length)).toEqual([]);
   });
 
   test('every kind of fact is in one kind of the filter', () => {

@@ -30,6 +30,64 @@ test('what one bench does shows on another screen by itself, without reloading',
   expect(await stage(oskar, 'triage')).toBe(before);
 }, 60_000);
 
+test('a bench is read again when its own unit changes, and not for what others do elsewhere', async () => {
+  const [imke, oskar] = [await bench.signIn('Imke R.', undefined, 'bench-1'), await bench.signIn('Oskar V.')];
+  await go(imke, bench.url, '/teardown');
+  await press(imke, 'space');
+  await imke.waitForFunction(() => location.pathname.startsWith('/bench/'));
+  await settled(imke);
+  const path = await imke.evaluate(() => location.pathname);
+  let reads = 0;
+  imke.on('request', (request) => {
+    if (new URL(request.url()).pathname === path && request.headers().rsc === '1') reads += 1;
+  });
+  await go(oskar, bench.url, '/dock');
+  await press(oskar, 'x');
+  await settled(oskar);
+  await pause(2500);
+  expect(reads).toBe(0);
+  // What was not read again is, as soon as the screen is another one: the line counts the new unit.
+  const waiting = await stage(oskar, 'triage');
+  await imke.goBack();
+  await imke.waitForFunction(() => location.pathname === '/teardown');
+  await imke.waitForFunction(
+    (count) => Number(document.querySelector('a[data-stage="triage"] span')?.textContent) === count,
+    {},
+    waiting,
+  );
+  await imke.goForward();
+  await imke.waitForFunction((shown) => location.pathname === shown, {}, path);
+  await settled(imke);
+  reads = 0;
+
+  // A note on the very unit, said by the other one.
+  const status = await oskar.evaluate(async (shown) => {
+    const page = await (await fetch(shown, { headers: { rsc: '1' } })).text();
+    const tag = shown.slice('/bench/'.length);
+    const [, subjectId] = new RegExp(`"id":"([^"]+)","tag":"${tag}"`).exec(page) ?? [];
+    const [, version] = /"version":(\d+),"lastFactId"/.exec(page.slice(page.indexOf(`"tag":"${tag}"`))) ?? [];
+    const note = {
+      id: crypto.randomUUID(),
+      type: 'note-written',
+      subjectId,
+      expects: Number(version),
+      at: new Date().toISOString(),
+      payload: { stepId: null, text: 'seen by both' },
+    };
+    const answer = await fetch('/api/facts', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ facts: [note] }),
+    });
+    return `${answer.status} ${await answer.text()}`;
+  }, path);
+  expect(status).toMatch(/^200 .*"ok":true/);
+  for (let tries = 0; tries < 40 && reads === 0; tries += 1) await pause(150);
+  expect(reads).toBeGreaterThan(0);
+  await press(oskar, 'u');
+  await settled(oskar);
+}, 60_000);
+
 test('two people on one unit, one with a stale page: told who was quicker, and shown how it is now', async () => {
   const [imke, oskar] = [await bench.signIn('Imke R.', undefined, 'bench-1'), await bench.signIn('Oskar V.')];
   await go(imke, bench.url, '/prove');

@@ -1,40 +1,53 @@
 'use client';
-import { useEffect } from 'react';
+import { usePathname } from 'next/navigation';
+import { useEffect, useRef } from 'react';
+import { concerns, type News } from '@/core/shop/news';
 import { useRefresher } from '@/ui/live/useRefresher';
 import { useShopStore } from './ShopProvider';
 
 const channelName = 'plucky-live';
 
 /**
- * Refreshes the screen when something happened at any bench. One tab of the browser holds the stream and tells the
- * others, since a browser opens only six connections to a host.
+ * Refreshes the screen when something happened at any bench that concerns it. One tab of the browser holds the stream and
+ * tells the others, since a browser opens only six connections to a host.
  */
 export function LiveUpdates() {
   const { news } = useRefresher();
   const store = useShopStore();
+  const path = usePathname();
+  const here = useRef(path);
+  // News that did not concern the screen it came to: the next one is read again, whatever the browser still has of it.
+  const isOwed = useRef(false);
+  useEffect(() => {
+    here.current = path;
+    if (!isOwed.current) return;
+    isOwed.current = false;
+    news();
+  }, [path, news]);
   useEffect(() => {
     const channel = new BroadcastChannel(channelName);
-    const onNews = () => {
+    const onNews = (told: News) => {
       // Whoever brings news has reached the server.
       store.setKeptAt(null);
-      news();
+      if (concerns(here.current, told)) news();
+      else isOwed.current = true;
     };
-    channel.onmessage = onNews;
+    channel.onmessage = ({ data }: MessageEvent<News>) => onNews(data);
 
     const leave = new AbortController();
     let stream: EventSource | undefined;
     const listen = () => {
       stream = new EventSource('/api/live');
-      const tell = () => {
-        channel.postMessage('news');
-        onNews();
+      const tell = (told: News) => {
+        channel.postMessage(told);
+        onNews(told);
       };
-      stream.addEventListener('position', tell);
+      stream.addEventListener('news', ({ data }: MessageEvent<string>) => tell(JSON.parse(data) as News));
       // What happened while the stream was broken was not heard.
       let isBroken = store.keptAt !== null;
       stream.addEventListener('error', () => (isBroken = true));
       stream.addEventListener('open', () => {
-        if (isBroken) tell();
+        if (isBroken) tell(null);
         isBroken = false;
       });
       return new Promise<void>((settle) => leave.signal.addEventListener('abort', () => settle()));

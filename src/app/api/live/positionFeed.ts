@@ -1,13 +1,15 @@
 import 'server-only';
 import { database } from '@/data/connection';
+import type { News } from '@/core/shop/news';
 import { lastPosition } from '@/data/facts/factRepository';
+import { newsBetween } from '@/data/facts/newsBetween';
 
-type Listener = (position: number) => void;
+type Listener = (news: News) => void;
 
 const pauseMs = 400;
 const holder = globalThis as typeof globalThis & { pluckyFeed?: PositionFeed };
 
-/** Asks the database for the last position, once for all listeners of this process, and only while there are any. */
+/** Asks the database for what happened since, once for all listeners of this process, and only while there are any. */
 class PositionFeed {
   private readonly listeners = new Set<Listener>();
   private timer: NodeJS.Timeout | undefined;
@@ -30,9 +32,10 @@ class PositionFeed {
     try {
       const position = await lastPosition(database());
       if (position !== this.last) {
-        const isFirst = this.last === -1;
+        const before = this.last;
+        const news = before === -1 || position < before ? null : await newsBetween(database(), before, position);
         this.last = position;
-        if (!isFirst) for (const listener of this.listeners) listener(position);
+        if (before !== -1) for (const listener of this.listeners) listener(news);
       }
     } catch {
       // The database is away: the next look finds what happened meanwhile, since positions only grow.

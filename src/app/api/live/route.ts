@@ -4,7 +4,7 @@ import { positionFeed } from './positionFeed';
 export const dynamic = 'force-dynamic';
 const heartbeatMs = 20_000;
 
-/** A stream that says the newest position of the log whenever it grew. */
+/** A stream that says whenever the log grew, and what the new facts are about. */
 export const GET = guardRoute('viewer', async (request) => {
   const encoder = new TextEncoder();
   let end = () => {};
@@ -12,7 +12,7 @@ export const GET = guardRoute('viewer', async (request) => {
     start(controller) {
       const say = (text: string) => controller.enqueue(encoder.encode(text));
       say(': here\n\n');
-      const stop = positionFeed().listen((position) => say(`event: position\ndata: ${position}\n\n`));
+      const stop = positionFeed().listen((news) => say(`event: news\ndata: ${JSON.stringify(news)}\n\n`));
       const beat = setInterval(() => say(': still here\n\n'), heartbeatMs);
       let isOver = false;
       end = () => {
