@@ -238,7 +238,10 @@ describe('the first hour of an own shop, with the screens alone', () => {
     await says(lead, 'Room for 720 more parts');
     await settled(lead);
     const use = async (rack: string, from: string, to: string) => {
-      await lead.click(`button[aria-label="${from.replace('*', rack)}"]`);
+      // While the last change is on its way nothing else can be pressed.
+      const button = `button[aria-label="${from.replace('*', rack)}"]:not([disabled])`;
+      await lead.waitForSelector(button);
+      await lead.click(button);
       await lead.waitForSelector(`button[aria-label="${to.replace('*', rack)}"]`);
     };
     for (const rack of ['A', 'B', 'C', 'D']) await use(rack, 'Take out of use: rack *', 'Use again: rack *');
