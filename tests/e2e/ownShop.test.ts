@@ -245,7 +245,7 @@ describe('the first hour of an own shop, with the screens alone', () => {
       await lead.waitForSelector(`button[aria-label="${to.replace('*', rack)}"]`);
     };
     for (const rack of ['A', 'B', 'C', 'D']) await use(rack, 'Take out of use: rack *', 'Use again: rack *');
-    await says(lead, 'Every bin is full');
+    await says(lead, 'No bin has room');
 
     const page = await bench.signIn('Aune B.', pins.get('Aune B.'));
     await go(page, bench.url, '/shelf');

@@ -2,7 +2,7 @@ import type { Disposition } from '@/core/entities/stages';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import type { Chance } from '@/core/shared/chance';
 import { middle80 } from '@/core/statistics/middle80';
-import { grouped } from '@/core/yields/byParcel';
+import { grouped } from '@/core/shared/grouped';
 import { likelierBy, type Look } from './looks';
 import { believedOdds, parcelDraw, type Beliefs, type ParcelDraw } from './parcelDraw';
 

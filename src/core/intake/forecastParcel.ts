@@ -9,7 +9,7 @@ import { valueDispositions } from '@/core/triage/proposeDisposition';
 import { nothingSeen, type SeenInParcel } from '@/core/triage/seenInParcel';
 import { drawBuild, fallbackCents } from '@/core/triage/valueBuild';
 import { drawDonor, planHarvest, type Harvest } from '@/core/triage/valueDonor';
-import { grouped } from '@/core/yields/byParcel';
+import { grouped } from '@/core/shared/grouped';
 import { drawParcels, type Span, type Turnout, type Turnouts } from './drawParcels';
 import { sampleLooks, type Look } from './looks';
 import { believed, believedOdds, type Beliefs } from './parcelDraw';

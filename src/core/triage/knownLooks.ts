@@ -1,5 +1,6 @@
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
-import { acrossParcels, grouped, type ParcelCount } from '@/core/yields/byParcel';
+import { grouped } from '@/core/shared/grouped';
+import { acrossParcels, type ParcelCount } from '@/core/yields/byParcel';
 import type { KnownYield } from './knownYields';
 
 /** Counts of what triage noted on units that were decided about: by model and parcel, and by what was found. */

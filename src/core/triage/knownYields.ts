@@ -2,7 +2,8 @@ import type { KnownShare } from '@/core/teardown/worth/partChance';
 import type { DeviceTest, Finding } from '@/core/procedure/vocabulary';
 import { pooledWeight } from '@/core/statistics/pooledWeight';
 import { shrunkShare } from '@/core/statistics/shrunkShare';
-import { acrossParcels, grouped } from '@/core/yields/byParcel';
+import { grouped } from '@/core/shared/grouped';
+import { acrossParcels } from '@/core/yields/byParcel';
 import {
   outcomesAcross,
   partKey,

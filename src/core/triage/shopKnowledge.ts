@@ -1,7 +1,8 @@
 import type { Unit } from '@/core/entities/entities';
 import type { Model } from '@/core/procedure/model';
 import type { HouseRules } from '@/core/shared/houseRules';
-import { alikeParcels, grouped } from '@/core/yields/byParcel';
+import { grouped } from '@/core/shared/grouped';
+import { alikeParcels } from '@/core/yields/byParcel';
 import type { ParcelOutcome } from '@/core/yields/parcelOutcomes';
 import type { Knowledge, ShopKnowledge } from './knowledge';
 import { knownParts, knownTests, startingTests, type OutcomeGiven, type TestCount } from './knownYields';

@@ -3,7 +3,7 @@ import type { ShareInterval } from '@/core/statistics/jeffreysInterval';
 import { pooledWeight } from '@/core/statistics/pooledWeight';
 import { shrunkShare } from '@/core/statistics/shrunkShare';
 import { message, type Message } from '@/core/shared/message';
-import { grouped } from './byParcel';
+import { grouped } from '@/core/shared/grouped';
 import {
   outcomesAcross,
   partKey,

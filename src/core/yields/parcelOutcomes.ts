@@ -1,4 +1,5 @@
-import { acrossParcels, alikeParcels, grouped, type ParcelCount } from './byParcel';
+import { grouped } from '@/core/shared/grouped';
+import { acrossParcels, alikeParcels, type ParcelCount } from './byParcel';
 
 /** What became of the parts of one kind that were sought: from the log, nothing typed in. */
 export interface OutcomeCount {

@@ -326,7 +326,6 @@ export const rulesOfFacts = (schema: Knex.SchemaBuilder) =>
     table.integer('rules_version').unsigned().nullable();
   });
 
-/** What had been found in the unit when a part came out of it. */
 /** Screws and stripped heads of every bit, from its renewal on: what the log says of them, kept as it grows. */
 export const bitLives = (schema: Knex.SchemaBuilder) =>
   schema.createTable('bit_lives', (table) => {
@@ -343,6 +342,7 @@ export const carriesOfParts = (schema: Knex.SchemaBuilder) =>
     table.json('carries').notNullable().defaultTo('[]');
   });
 
+/** What had been found in the unit when a part came out of it. */
 export const findingsOfParts = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('parts', (table) => {
     table.json('findings').notNullable().defaultTo('[]');

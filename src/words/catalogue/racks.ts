@@ -2,13 +2,12 @@
 import { l, plural, select, type Text } from '@/words/runtime';
 import { number } from '@/words/format';
 
-export const racksAndBins = () => l`Racks and bins`;
-export const roomFor = (d: { left: number }) => l`${plural(d.left, 0, { "0": l`Every bin is full`, "one": l`Room for one more part`, "other": l`Room for ${number(d.left)} more parts` })}`;
+export const roomFor = (d: { left: number }) => l`${plural(d.left, 0, { "0": l`No bin has room`, "one": l`Room for one more part`, "other": l`Room for ${number(d.left)} more parts` })}`;
 export const fullInWeeks = (d: { days: number; stored: Text; taken: Text; weeks: number }) => l`At the pace of the last ${plural(d.days, 0, { "one": l`day`, "other": l`${number(d.days)} days` })} (${d.stored} stored, ${d.taken} taken) it is full in about ${plural(d.weeks, 0, { "one": l`a week`, "other": l`${number(d.weeks)} weeks` })}.`;
 export const fullInDays = (d: { days: number; stored: Text; taken: Text; full: number }) => l`At the pace of the last ${plural(d.days, 0, { "one": l`day`, "other": l`${number(d.days)} days` })} (${d.stored} stored, ${d.taken} taken) it is full in ${plural(d.full, 0, { "0": l`less than a day`, "one": l`a day`, "other": l`${number(d.full)} days` })}.`;
 export const notFuller = (d: { stored: Text; taken: Text; days: number }) => l`It is not getting fuller: ${d.stored} stored and ${d.taken} taken in ${plural(d.days, 0, { "one": l`a day`, "other": l`${number(d.days)} days` })}.`;
 export const tooEarly = () => l`How long that lasts is said after some days of shelving.`;
-export const addRackNow = () => l`Add a rack below, or give one more boxes.`;
+export const addRackNow = () => l`Add a rack below, give one more boxes, or use one again.`;
 export const rack = (d: { code: Text }) => l`Rack ${d.code}`;
 export const inRack = (d: { count: number; boxes: number; left: number }) => l`${number(d.count)} parts in ${plural(d.boxes, 0, { "one": l`one box`, "other": l`${number(d.boxes)} boxes` })}, ${plural(d.left, 0, { "0": l`no room left`, "other": l`room for ${number(d.left)}` })}`;
 export const outOfUse = (d: { count: number }) => l`${number(d.count)} parts, out of use`;

@@ -34,7 +34,7 @@ export const noSuchBin = () => l`There is no bin of that name in use.`;
 export const binIsFull = (d: { bin: Text; room: Text }) => l`${d.bin} is full: it holds ${d.room} parts.`;
 export const binForOthers = (d: { bin: Text; kind: Text }) => l`${d.bin} is kept for ${d.kind}.`;
 export const storeIn = (d: { bin: Text }) => l`Store in ${d.bin}`;
-export const noneFits = (d: { waiting: number }) => l`${plural(d.waiting, 0, { "one": l`One part has`, "other": l`${number(d.waiting)} parts have` })} no bin: those that may take ${plural(d.waiting, 0, { "one": l`it`, "other": l`them` })} are full.`;
+export const noneFits = (d: { waiting: number }) => l`${plural(d.waiting, 0, { "one": l`One part has`, "other": l`${number(d.waiting)} parts have` })} no bin: none that may take ${plural(d.waiting, 0, { "one": l`it`, "other": l`them` })} has room.`;
 export const askLead = () => l`A lead can add a rack.`;
 export const racks = () => l`Racks and bins`;
 export const addRackWith = () => l`Add a rack or more boxes with R.`;
