@@ -22,20 +22,10 @@ import { receiveSixty, triageSixty } from './support/triageSixty';
 import { triageFigures } from './support/triageFigures';
 import { planFigures } from './support/planFigures';
 import { screens } from './support/screens';
+import { spreadOf, type Spread } from './support/spread';
 
 const rounds = 40;
 const acknowledgements = 200;
-
-interface Spread {
-  readonly median: number;
-  readonly p95: number;
-}
-
-function spreadOf(values: readonly number[]): Spread {
-  const sorted = [...values].sort((a, b) => a - b);
-  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
-  return { median: at(0.5), p95: at(0.95) };
-}
 
 /** From the key press to the server's answer, over steps of a run sheet that are done and taken back in turn. */
 async function acknowledged(page: Page, url: string): Promise<Spread> {

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { existsSync, openSync } from 'node:fs';
-import { userInfo } from 'node:os';
+import { totalmem, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { Home } from './home';
@@ -16,6 +16,13 @@ export interface DatabaseServer {
 }
 
 const usualPort = 33_060;
+
+/**
+ * Megabytes of pages that the database keeps in memory: a quarter of the machine's, which leaves room for the application and
+ * a browser beside it, within what a small shop needs and a large one can use.
+ */
+export const bufferPoolMb = (bytes: number): number =>
+  Math.min(8192, Math.max(256, Math.floor(bytes / 4 / 1024 ** 2 / 128) * 128));
 
 export async function startDatabase(home: Home, { isDurable = true } = {}): Promise<DatabaseServer> {
   if (await answers(home)) return { socketPath: home.socketPath, isOurs: false };
@@ -52,8 +59,8 @@ export async function startDatabase(home: Home, { isDurable = true } = {}): Prom
       ...(isDurable
         ? ['--innodb-flush-log-at-trx-commit=1']
         : ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']),
-      '--innodb-buffer-pool-size=256M',
-      '--innodb-log-file-size=128M',
+      `--innodb-buffer-pool-size=${bufferPoolMb(totalmem())}M`,
+      '--innodb-log-file-size=256M',
       '--innodb-snapshot-isolation=ON',
       '--max-allowed-packet=64M',
       '--character-set-server=utf8mb4',

@@ -13,6 +13,7 @@ import type { FirstModel } from '@/core/procedure/upgradeModel';
 import type { ContactKind } from '@/core/contacts/contacts';
 import type { Guide } from '@/core/people/guides';
 import type { GradeCents } from '@/core/prices/priceList';
+import type { TallyKind } from '@/core/tallies/tally';
 import type { Role } from '@/core/people/roles';
 import type { ShopChange } from '@/core/people/shopChange';
 
@@ -312,6 +313,43 @@ export interface HouseRulesRow {
   changed_by: string | null;
 }
 
+export interface TallyRow {
+  generation: number;
+  kind: TallyKind;
+  model_id: string;
+  parcel_id: string;
+  about: string;
+  more: string;
+  n: number;
+  good: number;
+  revision: number;
+}
+
+export interface UnitTalliesRow {
+  generation: number;
+  unit_id: string;
+  /** Kind, model, parcel, what it is about, what more, how many, how many good: the columns of `tallies`. */
+  tallies: readonly (readonly [TallyKind, string, string, string, string, number, number])[];
+}
+
+export interface TalliedRow {
+  /** There is one row. */
+  id: number;
+  /** The log is counted up to here. */
+  position: number;
+  /** The tallies that are shown; 0 before there are any. */
+  generation: number;
+  /** Counts up with every change of a tally. */
+  revision: number;
+  /** While the next generation is counted: its last unit so far. */
+  next_to: string | null;
+  /** When the last generation was begun. */
+  begun_at: Date | null;
+  /** Tallies that were wrong and were put right, and when the last was. */
+  mended: number;
+  mended_at: Date | null;
+}
+
 export interface CounterRow {
   name: string;
   n: number;
@@ -469,6 +507,28 @@ export const columns = {
   shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
   fact_parts: ['part_id', 'position'] satisfies (keyof FactPartRow)[],
   racks: ['code', 'row_count', 'boxes', 'room', 'category', 'is_in_use'] satisfies (keyof RackRow)[],
+  tallies: [
+    'generation',
+    'kind',
+    'model_id',
+    'parcel_id',
+    'about',
+    'more',
+    'n',
+    'good',
+    'revision',
+  ] satisfies (keyof TallyRow)[],
+  unit_tallies: ['generation', 'unit_id', 'tallies'] satisfies (keyof UnitTalliesRow)[],
+  tallied: [
+    'id',
+    'position',
+    'generation',
+    'revision',
+    'next_to',
+    'begun_at',
+    'mended',
+    'mended_at',
+  ] satisfies (keyof TalliedRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
   house_rules: ['version', 'rules', 'changed_at', 'changed_by'] satisfies (keyof HouseRulesRow)[],
   label_jobs: ['id', 'fact_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],

@@ -30,7 +30,12 @@ export function pooledWeight(counts: readonly PooledCount[], start: number): num
       },
       -0.5 * Math.log(weight / start) ** 2,
     );
-  return tried.reduce((best, weight) => (likelihood(weight) > likelihood(best) ? weight : best), tried[0] as number);
+  let [best, most] = [tried[0] as number, -Infinity];
+  for (const weight of tried) {
+    const own = likelihood(weight);
+    if (own > most) [best, most] = [weight, own];
+  }
+  return best;
 }
 
 const logBeta = (a: number, b: number): number => gammaln(a) + gammaln(b) - gammaln(a + b);

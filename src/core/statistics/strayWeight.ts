@@ -63,13 +63,27 @@ function foretold({ groups, prior }: Series, weight: number): number {
       const open = 1 / (trials + 1);
       const worth = 1 / (open + own * (1 - open)) - 1;
       const [a, b] = [(worth * good) / trials, worth * (1 - good / trials)];
-      sum += logBeta(a + group.good, b + group.sought - group.good) - logBeta(a, b);
+      sum += logOdds(a, b, group);
     }
     const worth = effectiveTrials(group.sought, weight);
     good += (group.good / group.sought) * worth;
     trials += worth;
   });
   return sum;
+}
+
+/** More factors than these may run out of what a number holds. */
+const mostFactors = 40;
+
+/** Logarithm of B(a + good, b + bad) / B(a, b): of a few trials by the product that it is, which takes a tenth of the time. */
+function logOdds(a: number, b: number, { good, sought }: GroupCount): number {
+  const bad = sought - good;
+  if (sought > mostFactors || !Number.isInteger(good) || !Number.isInteger(bad))
+    return logBeta(a + good, b + bad) - logBeta(a, b);
+  let odds = 1;
+  for (let at = 0; at < good; at += 1) odds *= (a + at) / (a + b + at);
+  for (let at = 0; at < bad; at += 1) odds *= (b + at) / (a + b + good + at);
+  return Math.log(odds);
 }
 
 const logBeta = (a: number, b: number): number => gammaln(a) + gammaln(b) - gammaln(a + b);

@@ -26,9 +26,14 @@ export interface HarvestYield extends OutcomeCount {
  * Harvest yields with their intervals, most sought first, then by model and part. Of a part that was sought seldom little
  * is believed: it is drawn towards all of them (partial pooling), by a weight that the counts themselves give. The parts of
  * one parcel say less than as many of different ones, by as much as parcels stray.
+ *
+ * @param alike  how far they stray, where that is known already
  */
-export function harvestYields(outcomes: readonly ParcelOutcome[]): readonly HarvestYield[] {
-  const counts = outcomesAcross(outcomes, partsAlike(outcomes));
+export function harvestYields(
+  outcomes: readonly ParcelOutcome[],
+  alike = partsAlike(outcomes),
+): readonly HarvestYield[] {
+  const counts = outcomesAcross(outcomes, alike);
   const whole = [...grouped(outcomes, partKey).values()].map((own) => ({
     good: own.reduce((sum, { good }) => sum + good, 0),
     sought: own.reduce((sum, { sought }) => sum + sought, 0),

@@ -1,18 +1,17 @@
 import type { Knex } from 'knex';
 import type { LineStage, PartPlace, UnitStage } from '@/core/entities/stages';
-import { countOpenLines } from '@/data/parcels/parcelRepository';
+import { expectedLines } from '@/data/parcels/parcelRepository';
+import type { Tallies } from '@/data/tallies/readTallies';
 
 /** How many things lie at each stage now. */
-export async function waitingAtStages(db: Knex): Promise<Readonly<Record<LineStage, number>>> {
-  const [units, parts, lines] = await Promise.all([
-    db('units').select('stage').count({ n: '*' }).groupBy('stage') as Promise<{ stage: UnitStage; n: number }[]>,
-    db('parts').select('place').count({ n: '*' }).groupBy('place') as Promise<{ place: PartPlace; n: number }[]>,
-    countOpenLines(db),
-  ]);
-  const at = (stage: UnitStage) => units.find((row) => row.stage === stage)?.n ?? 0;
-  const lying = (place: PartPlace) => parts.find((row) => row.place === place)?.n ?? 0;
+export async function waitingAtStages(
+  db: Knex,
+  { stage, place, lined }: Tallies<'stage' | 'place' | 'lined'>,
+): Promise<Readonly<Record<LineStage, number>>> {
+  const at = (of: UnitStage) => stage.find(({ about }) => about === of)?.count ?? 0;
+  const lying = (of: PartPlace) => place.find(({ about }) => about === of)?.count ?? 0;
   return {
-    dock: lines,
+    dock: (await expectedLines(db)) - lined.reduce((sum, { count }) => sum + count, 0),
     triage: at('triage'),
     teardown: at('teardown'),
     grade: lying('grade'),

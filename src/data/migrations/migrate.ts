@@ -178,6 +178,11 @@ const migrations: readonly Migration[] = [
   { name: '066_numbers_of_parts', up: (db) => tables.tagNumbers(db, 'parts', 'place', 'interchange') },
   { name: '067_fact_parts', up: (db) => tables.factParts(db.schema) },
   { name: '068_fact_parts_of_before', up: fillFactParts },
+  { name: '069_facts_by_position', up: tables.factsByPosition },
+  { name: '070_tallies', up: (db) => tables.tallies(db.schema) },
+  { name: '071_unit_tallies', up: (db) => tables.unitTallies(db.schema) },
+  { name: '072_tallied', up: (db) => tables.tallied(db.schema) },
+  { name: '073_nothing_tallied', up: tables.nothingTallied },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -41,6 +41,60 @@ export const factParts = (schema: Knex.SchemaBuilder) =>
     table.primary(['part_id', 'position']);
   });
 
+/** The log lies on the disk in its own order: it is read by stretches, and only ever grows at its end. */
+export const factsByPosition = (db: Knex) =>
+  db.raw(
+    'alter table facts drop primary key, drop key events_position_unique, add primary key (position), add unique (id)',
+  );
+
+/**
+ * What the log and the things of the shop add up to; good are those of them that were. A generation is all of it, counted
+ * from the first unit to the last.
+ */
+export const tallies = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('tallies', (table) => {
+    table.integer('generation').unsigned().notNullable();
+    code(table, 'kind', 12).notNullable();
+    code(table, 'model_id', 60).notNullable();
+    id(table, 'parcel_id').notNullable();
+    code(table, 'about', 60).notNullable();
+    code(table, 'more', 400).notNullable();
+    table.integer('n').notNullable();
+    table.integer('good').notNullable();
+    // The count of changes at which this row last did: whoever has read the others needs only what came since.
+    table.bigInteger('revision').unsigned().notNullable();
+    table.primary(['generation', 'kind', 'model_id', 'parcel_id', 'about', 'more']);
+    table.index(['generation', 'revision']);
+  });
+
+/** What of that is due to each unit, so that it can be counted anew alone. */
+export const unitTallies = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('unit_tallies', (table) => {
+    table.integer('generation').unsigned().notNullable();
+    id(table, 'unit_id').notNullable();
+    table.json('tallies').notNullable();
+    table.primary(['generation', 'unit_id']);
+  });
+
+/** How far the log is counted, in one row. */
+export const tallied = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('tallied', (table) => {
+    table.integer('id').unsigned().primary();
+    table.bigInteger('position').unsigned().notNullable();
+    table.integer('generation').unsigned().notNullable();
+    table.bigInteger('revision').unsigned().notNullable();
+    id(table, 'next_to').nullable();
+    table.specificType('begun_at', 'datetime(3)').nullable();
+    table.integer('mended').unsigned().notNullable().defaultTo(0);
+    table.specificType('mended_at', 'datetime(3)').nullable();
+  });
+
+/** No generation is there yet, and the first one has no unit. */
+export const nothingTallied = (db: Knex) =>
+  db.raw(
+    `insert into tallied (id, position, generation, revision, next_to) select 1, n, 0, 0, '' from counters where name = 'facts'`,
+  );
+
 /** Rows of boxes, each box a bin: `A01` and on. */
 export const racks = (schema: Knex.SchemaBuilder) =>
   schema.createTable('racks', (table) => {

@@ -1,6 +1,8 @@
 import type { Knex } from 'knex';
 import type { Parcel, ParcelLine } from '@/core/entities/entities';
 import type { UnitStage } from '@/core/entities/stages';
+import { grouped } from '@/core/shared/grouped';
+import type { Tallies } from '@/data/tallies/readTallies';
 import type { ParcelLineRow, ParcelRow } from '@/data/rows';
 import { toLine, toParcel } from './parcelRows';
 
@@ -14,19 +16,19 @@ export async function findParcel(db: Knex, id: string): Promise<Parcel | undefin
   return row && toParcel(row);
 }
 
-/** How many units of every parcel are at each stage. */
-export async function stageCounts(
-  db: Knex,
-): Promise<readonly { readonly parcelId: string; readonly stage: UnitStage; readonly count: number }[]> {
-  return (await db('units')
-    .select({ parcelId: 'parcel_id', stage: 'stage' })
-    .count({ count: '*' })
-    .groupBy('parcel_id', 'stage')) as {
-    parcelId: string;
-    stage: UnitStage;
-    count: number;
-  }[];
+export interface StageCount {
+  readonly stage: UnitStage;
+  readonly count: number;
 }
+
+/** How many units of every parcel are at each stage, by parcel. */
+export const stageCounts = (tallies: Tallies<'parcel-stage'>): ReadonlyMap<string, readonly StageCount[]> =>
+  new Map(
+    [...grouped(tallies['parcel-stage'], ({ parcelId }) => parcelId)].map(([parcelId, own]) => [
+      parcelId,
+      own.map(({ about, count }) => ({ stage: about as UnitStage, count })),
+    ]),
+  );
 
 /** The whole expected list of a parcel, in order. */
 export async function linesOfParcel(db: Knex, parcelId: string): Promise<readonly ParcelLine[]> {
@@ -46,14 +48,20 @@ export async function openLines(db: Knex, parcelId: string, limit?: number): Pro
   return ((await query) as ParcelLineRow[]).map(toLine);
 }
 
-/** How many lines nothing was tagged for: of one parcel, or of all. */
-export async function countOpenLines(db: Knex, parcelId?: string): Promise<number> {
-  const query = db('parcel_lines as l')
+/** How many lines of a parcel nothing was tagged for. */
+export async function countOpenLines(db: Knex, parcelId: string): Promise<number> {
+  const row = (await db('parcel_lines as l')
     .leftJoin('units as u', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
     .whereNull('u.id')
-    .count({ n: '*' });
-  if (parcelId !== undefined) query.where('l.parcel_id', parcelId);
-  const row = (await query.first()) as { n: number } | undefined;
+    .where('l.parcel_id', parcelId)
+    .count({ n: '*' })
+    .first()) as { n: number } | undefined;
+  return Number(row?.n ?? 0);
+}
+
+/** Lines of all lists together. */
+export async function expectedLines(db: Knex): Promise<number> {
+  const row = (await db('parcels').sum({ n: 'line_count' }).first()) as { n: number | string | null } | undefined;
   return Number(row?.n ?? 0);
 }
 

@@ -1,31 +1,29 @@
-import type { Knex } from 'knex';
+import type { PlanGround } from '@/core/teardown/plan/knowledgeOf';
+import type { Tallies } from '@/data/tallies/readTallies';
 
-/** What lies on the shelf of an interchange class, and how much of it goes into units. */
-export interface ClassCount {
-  readonly interchange: string;
-  readonly stock: number;
-  readonly used: number;
-}
+const watchedDays = 60;
+const daysPerMonth = 30;
+const dayMs = 24 * 3600 * 1000;
 
-/** By interchange class: parts on the shelf now, and parts set aside for a build since a day and not given back. */
-export async function classMarket(db: Knex, since: Date): Promise<readonly ClassCount[]> {
-  const [rows] = (await db.raw(
-    `
-    with used as (
-      select p.interchange, count(*) as used
-      from facts e
-      join parts p on p.id = convert(json_value(e.payload, '$.partId') using ascii)
-      left join facts back on back.undoes = e.id
-      where e.type = 'part-assigned' and e.client_at >= ? and back.id is null
-      group by p.interchange
-    ), stock as (
-      select interchange, count(*) as stock from parts where place = 'shelf' group by interchange
-    )
-    select c.interchange, coalesce(s.stock, 0) as stock, coalesce(u.used, 0) as used
-    from (select interchange from used union select interchange from stock) c
-    left join used u on u.interchange = c.interchange
-    left join stock s on s.interchange = c.interchange`,
-    [since],
-  )) as [ClassCount[]] | [ClassCount[], unknown];
-  return rows.map(({ interchange, stock, used }) => ({ interchange, stock: Number(stock), used: Number(used) }));
+/**
+ * Stock and use of every interchange class: what one more part of it meets. Used are the parts that were set aside for a
+ * build in the last days and not given back.
+ */
+export function classMarket({ stock, used }: Tallies<'stock' | 'used'>, now: Date): PlanGround['market'] {
+  const first = new Date(now.getTime() - (watchedDays - 1) * dayMs).toISOString().slice(0, 10);
+  const classes = new Map<string, { stock: number; used: number }>();
+  const of = (interchange: string) => {
+    const own = classes.get(interchange) ?? { stock: 0, used: 0 };
+    classes.set(interchange, own);
+    return own;
+  };
+  for (const { about, count } of stock) of(about).stock += count;
+  for (const { about, more: day, count } of used) if (day >= first) of(about).used += count;
+  return Object.fromEntries(
+    [...classes].map(([interchange, own]) => [
+      interchange,
+      // Half a part more than was seen: nothing is unsalable for want of evidence.
+      { stock: own.stock, usedPerMonth: ((own.used + 0.5) / watchedDays) * daysPerMonth },
+    ]),
+  );
 }

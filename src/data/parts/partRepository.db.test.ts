@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
 import type { Part } from '@/core/entities/entities';
 import { fromPart } from './partRows';
-import { findPart, searchShelf, shelfStock } from './partRepository';
+import { findPart, searchShelf } from './partRepository';
 
 let scratch: Scratch;
 const part = (tag: string, given: Partial<Part> = {}): Part => ({
@@ -57,32 +57,4 @@ test('the shelf is searched by every word, and signs in it are just signs', asyn
   expect(await found('reed_cell')).toEqual(['P-00003']);
   expect(await found('%')).toEqual([]);
   expect(await found("'; drop table parts; --")).toEqual([]);
-});
-
-test('stock counts the shelf by class, with its best grade', async () => {
-  expect(await shelfStock(scratch.db)).toEqual({
-    'lantern-5-display': { grade: 'A', count: 2 },
-    reed_cell: { grade: 'B', count: 1 },
-  });
-});
-
-test('of an assembly, stock knows one of the best grade with most still on it', async () => {
-  const given = [
-    part('P-00011', { interchange: 'quay-set', grade: 'B', carries: ['tilt'] }),
-    part('P-00012', { interchange: 'quay-set', grade: 'B', carries: ['tilt', 'camera'], modelId: 'quay' }),
-    part('P-00013', { interchange: 'quay-set', grade: 'C', carries: ['tilt', 'camera', 'mic'] }),
-  ];
-  await scratch.db('parts').insert(given.map(fromPart));
-  expect((await shelfStock(scratch.db))['quay-set']).toEqual({
-    grade: 'B',
-    count: 3,
-    whole: { modelId: 'quay', carries: ['tilt', 'camera'] },
-  });
-  await scratch
-    .db('parts')
-    .whereIn(
-      'id',
-      given.map(({ id }) => id),
-    )
-    .delete();
 });

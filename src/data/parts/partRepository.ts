@@ -1,8 +1,6 @@
 import type { Knex } from 'knex';
 import type { Part } from '@/core/entities/entities';
 import type { PartPlace } from '@/core/entities/stages';
-import type { SaleGrade } from '@/core/shared/grades';
-import type { OnShelf } from '@/core/triage/knowledge';
 import type { PartRow } from '@/data/rows';
 import { toPart } from './partRows';
 
@@ -73,35 +71,6 @@ export async function searchShelf(
     query().count({ n: '*' }).first() as Promise<{ n: number } | undefined>,
   ]);
   return { parts: rows.map(toPart), total: counted?.n ?? 0 };
-}
-
-/** The best of each class on the shelf; of assemblies, one that brings most of what would have to move to it. */
-export async function shelfStock(db: Knex): Promise<Readonly<Record<string, OnShelf>>> {
-  const rows = (await db('parts')
-    .where({ place: 'shelf' })
-    .select('interchange')
-    .min({ grade: 'grade' })
-    .count({ count: '*' })
-    .groupBy('interchange')) as {
-    interchange: string;
-    grade: SaleGrade;
-    count: number;
-  }[];
-  const whole = (await db('parts')
-    .where({ place: 'shelf' })
-    .whereNot({ carries: '[]' })
-    .select('interchange', 'grade', 'model_id', 'carries')) as Pick<
-    PartRow,
-    'interchange' | 'grade' | 'model_id' | 'carries'
-  >[];
-  return Object.fromEntries(
-    rows.map(({ interchange, grade, count }) => {
-      const [best] = whole
-        .filter((part) => part.interchange === interchange && part.grade === grade)
-        .sort((a, b) => b.carries.length - a.carries.length);
-      return [interchange, { grade, count, ...(best && { whole: { modelId: best.model_id, carries: best.carries } }) }];
-    }),
-  );
 }
 
 /** Parts on the shelf of some interchange classes. */

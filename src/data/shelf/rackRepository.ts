@@ -31,16 +31,6 @@ export async function writeRack(trx: Knex, { code, rows, boxes, room, category, 
     .merge();
 }
 
-/** How many parts of each class and grade lie in each bin. */
-export async function binStock(db: Knex): Promise<readonly BinStock[]> {
-  const rows = (await db('parts')
-    .whereNotNull('bin')
-    .select('bin', 'interchange', 'grade')
-    .count({ count: '*' })
-    .groupBy('bin', 'interchange', 'grade')) as BinStock[];
-  return rows.map((row) => ({ ...row, count: Number(row.count) }));
-}
-
 export async function partsInBin(db: Knex, bin: string): Promise<number> {
   const row = (await db('parts').where({ bin }).count({ n: '*' }).first()) as { n: number } | undefined;
   return Number(row?.n ?? 0);

@@ -2,24 +2,18 @@ import { modelAmong } from '@/core/procedure/model';
 import type { Knex } from 'knex';
 import type { KnowledgeGround } from '@/core/triage/shopKnowledge';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
-import { shelfStock } from '@/data/parts/partRepository';
-import { marketNow } from '@/data/plans/planGround';
+import { classMarket } from '@/data/parts/classMarket';
+import { shelfStock } from '@/data/parts/shelfStock';
+import { readTallies } from '@/data/tallies/readTallies';
 import { unitsAt } from '@/data/units/unitRepository';
-import { lookCounts } from '@/data/yields/lookCounts';
-import { outcomeCounts, outcomeCountsGiven } from '@/data/yields/outcomeCounts';
 import { resistanceCounts } from '@/data/yields/resistanceCounts';
-import { testCounts } from '@/data/yields/testCounts';
+import { learntNow } from './learntNow';
 
 /** What proposals hang on, as it is counted: `shopKnowledge` makes knowledge of it. */
 export async function knowledgeGround(db: Knex, now: Date): Promise<KnowledgeGround> {
-  const [outcomes, outcomesGiven, tests, looks, resistances, shelf, market, units] = await Promise.all([
-    outcomeCounts(db),
-    outcomeCountsGiven(db),
-    testCounts(db),
-    lookCounts(db),
-    resistanceCounts(db),
-    shelfStock(db),
-    marketNow(db, now),
+  const [{ counts, learnt }, tallies, units] = await Promise.all([
+    learntNow(db, now),
+    readTallies(db, ['resisted', 'stock', 'whole', 'used']),
     unitsAt(db, ['match']),
   ]);
   const models = await modelsOfUnits(db, units, now);
@@ -27,5 +21,12 @@ export async function knowledgeGround(db: Knex, now: Date): Promise<KnowledgeGro
     const model = modelAmong(models, unit);
     return model ? [{ unit, model }] : [];
   });
-  return { outcomes, outcomesGiven, tests, looks, resistances, shelf, market, waiting };
+  return {
+    ...counts,
+    learnt,
+    resistances: resistanceCounts(tallies),
+    shelf: shelfStock(tallies),
+    market: classMarket(tallies, now),
+    waiting,
+  };
 }

@@ -1,6 +1,5 @@
-import type { Knex } from 'knex';
 import type { DefectCode } from '@/core/entities/stages';
-import { standingFacts } from '@/data/facts/standingFacts';
+import type { Tallies } from '@/data/tallies/readTallies';
 
 export interface DefectCount {
   readonly code: DefectCode;
@@ -9,14 +8,5 @@ export interface DefectCount {
 }
 
 /** How often each defect was reported at the bench, by the part it hit. */
-export async function defectCounts(db: Knex): Promise<readonly DefectCount[]> {
-  return (await standingFacts(db)
-    .where('e.type', 'part-trouble')
-    .whereRaw(`json_value(e.payload, '$.defectCode') is not null`)
-    .select({
-      code: db.raw(`json_value(e.payload, '$.defectCode')`),
-      partRef: db.raw(`json_value(e.payload, '$.partRef')`),
-    })
-    .count({ count: '*' })
-    .groupBy('code', 'partRef')) as DefectCount[];
-}
+export const defectCounts = ({ defect }: Tallies<'defect'>): readonly DefectCount[] =>
+  defect.map(({ about, more, count }) => ({ code: about as DefectCode, partRef: more, count }));

@@ -5,6 +5,7 @@ import type { Difference } from '@/core/intake/parcelDifferences';
 import { supplierRecord, type ParcelRecord, type SupplierRecord } from '@/core/intake/supplierRecord';
 import type { UnitStage } from '@/core/entities/stages';
 import { countOpenLines, listParcels, openLines, stageCounts } from '@/data/parcels/parcelRepository';
+import { readTallies } from '@/data/tallies/readTallies';
 import { parcelClaim } from '@/data/parcels/parcelClaim';
 import { parcelCost } from '@/data/parcels/parcelCost';
 import { parcelUnits } from '@/data/parcels/parcelUnits';
@@ -42,11 +43,16 @@ const remembered = 12;
 
 /** All parcels, and one of them open: what is still in the box and what was tagged last. */
 export async function readDock(db: Knex, parcelId: string | undefined): Promise<DockView> {
-  const [parcels, counts, contacts] = await Promise.all([listParcels(db), stageCounts(db), listContacts(db)]);
+  const [parcels, tallies, contacts] = await Promise.all([
+    listParcels(db),
+    readTallies(db, ['parcel-stage']),
+    listContacts(db),
+  ]);
+  const counts = stageCounts(tallies);
   const noted = contacts.filter(({ kind }) => kind === 'supplier').map(({ name }) => name);
   const suppliers = [...new Set([...parcels.map((parcel) => parcel.supplier), ...noted])].sort();
   const summaries = parcels.map((parcel) => {
-    const stages = counts.filter((count) => count.parcelId === parcel.id);
+    const stages = counts.get(parcel.id) ?? [];
     return { parcel, stages, tagged: stages.reduce((sum, { count }) => sum + count, 0) };
   });
   const chosen = parcels.find(({ id }) => id === parcelId) ?? parcels[0];

@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { lineStages, type LineStage } from '@/core/entities/stages';
 import { latelyDays, slowestStage, workingFlows } from '@/core/flow/slowestStage';
 import { passedStages } from '@/data/flow/passedStages';
+import { readTallies } from '@/data/tallies/readTallies';
 import { waitingAtStages } from '@/data/flow/waitingAtStages';
 import { listBenches } from '@/data/people/benchRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
@@ -17,7 +18,7 @@ export interface LineView {
 /** What waits at every stage of the line, and which is the slowest. */
 export async function readLine(db: Knex, now: Date, bench: string): Promise<LineView> {
   const [waiting, passed, rules, benches] = await Promise.all([
-    waitingAtStages(db),
+    readTallies(db, ['stage', 'place', 'lined']).then((tallies) => waitingAtStages(db, tallies)),
     passedStages(db, new Date(now.getTime() - latelyDays * 24 * 3600 * 1000)),
     currentRules(db),
     listBenches(db),

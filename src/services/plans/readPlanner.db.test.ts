@@ -6,6 +6,7 @@ import { planTeardown } from '@/core/teardown/plan/planTeardown';
 import { readStepId } from '@/core/teardown/sheet/sheetStep';
 import { factsAfter } from '@/data/facts/factRepository';
 import { newestModels } from '@/data/models/modelRepository';
+import { readTallies } from '@/data/tallies/readTallies';
 import { resistanceCounts } from '@/data/yields/resistanceCounts';
 import { loadDemo } from '../../../scripts/demo/loadDemo';
 import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
@@ -95,46 +96,13 @@ describe('readPlanner', () => {
         const name = `${readStepId(key.split(' ')[1] as string).id} ${rung} ${isDone}`;
         byHand.set(name, (byHand.get(name) ?? 0) + 1);
       }
-      const counts = (await resistanceCounts(scratch.db))[id] ?? [];
+      const counts = resistanceCounts(await readTallies(scratch.db, ['resisted']))[id] ?? [];
       expect(Object.fromEntries(counts.map((c) => [`${c.operationId} ${c.rung} ${c.hasYielded}`, c.count]))).toEqual(
         Object.fromEntries(byHand),
       );
       tried += counts.filter(({ rung }) => rung > 0).length;
     }
     expect(tried).toBeGreaterThan(0);
-  });
-
-  test('what other hands opened did not yield to the way it was tried before', async () => {
-    const done = (await scratch
-      .db('facts')
-      .where({ type: 'step-done' })
-      .andWhereRaw(`json_value(payload, '$.stepId') like 'out:%'`)
-      .first()) as { model_id: string; payload: Fact<'step-done'>['payload'] };
-    const { stepId } = done.payload;
-    const counted = async (hasYielded: boolean) =>
-      ((await resistanceCounts(scratch.db))[done.model_id] ?? []).find(
-        (own) => own.operationId === readStepId(stepId).id && own.rung === 0 && own.hasYielded === hasYielded,
-      )?.count ?? 0;
-    const before = [await counted(true), await counted(false)] as const;
-    const [{ last }] = (await scratch.db('facts').max({ last: 'position' })) as [{ last: number }];
-    const payload = JSON.stringify({ stepId, rung: 0, seconds: 30, isHandedOver: true });
-    const columns = Object.entries(done as Record<string, unknown>).map(([name, value]) => [
-      name,
-      value !== null && typeof value === 'object' && !(value instanceof Date) ? JSON.stringify(value) : value,
-    ]);
-    const row = {
-      ...(Object.fromEntries(columns) as Record<string, unknown>),
-      id: randomUUID(),
-      position: last + 1,
-      type: 'step-resisted',
-      payload,
-    };
-    await scratch.db('facts').insert(row);
-    try {
-      expect([await counted(true), await counted(false)]).toEqual([before[0] - 1, before[1] + 1]);
-    } finally {
-      await scratch.db('facts').where({ id: row.id }).delete();
-    }
   });
 
   test('the demo’s history is the simulator’s: nothing broke that the models do not put at risk', async () => {

@@ -1,8 +1,10 @@
 import type { Knex } from 'knex';
 import { nextCode } from '@/core/shelf/racks';
 import { fullIn, rackFills, type RackFill, type ShelfPace } from '@/core/shelf/roomLeft';
-import { binStock, listRacks } from '@/data/shelf/rackRepository';
+import { binStock } from '@/data/shelf/binStock';
+import { listRacks } from '@/data/shelf/rackRepository';
 import { shelfPace } from '@/data/shelf/shelfPace';
+import { readTallies } from '@/data/tallies/readTallies';
 
 export interface RacksView {
   readonly racks: readonly RackFill[];
@@ -19,8 +21,12 @@ const watchedDays = 28;
 
 /** The racks with what lies in their boxes, and how long the room will last. */
 export async function readRacks(db: Knex, now: Date): Promise<RacksView> {
-  const [racks, stock, pace] = await Promise.all([listRacks(db), binStock(db), shelfPace(db, now, watchedDays)]);
-  const fills = rackFills(racks, stock);
+  const [racks, tallies, pace] = await Promise.all([
+    listRacks(db),
+    readTallies(db, ['bin']),
+    shelfPace(db, now, watchedDays),
+  ]);
+  const fills = rackFills(racks, binStock(tallies));
   const left = fills.reduce((sum, own) => sum + own.left, 0);
   return { racks: fills, left, pace, fullInDays: fullIn(left, pace), next: nextCode(racks) };
 }

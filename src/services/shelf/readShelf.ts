@@ -4,7 +4,9 @@ import { binsInUse } from '@/core/shelf/racks';
 import { suggestBins } from '@/core/shelf/suggestBin';
 import { partKinds, type PartKind } from '@/data/models/partKinds';
 import { partsAt, searchShelf } from '@/data/parts/partRepository';
-import { binStock, listRacks } from '@/data/shelf/rackRepository';
+import { binStock } from '@/data/shelf/binStock';
+import { listRacks } from '@/data/shelf/rackRepository';
+import { readTallies } from '@/data/tallies/readTallies';
 
 export interface ShelfView {
   readonly toShelve: readonly { readonly part: Part; readonly bin: string | null }[];
@@ -19,15 +21,15 @@ const pageRows = 60;
 
 /** What waits for a bin, with the bin it should go in (none for what may not be stored, or has no room), and one page of what is stored. */
 export async function readShelf(db: Knex, words: string, page: number, now: Date): Promise<ShelfView> {
-  const [waiting, found, racks, stock, kinds] = await Promise.all([
+  const [waiting, found, racks, tallies, kinds] = await Promise.all([
     partsAt(db, ['to-shelve']),
     searchShelf(db, { words, from: page * pageRows, limit: pageRows }),
     listRacks(db),
-    binStock(db),
+    readTallies(db, ['bin']),
     partKinds(db, now),
   ]);
   const cleared = waiting.filter(({ isDataCleared }) => isDataCleared);
-  const suggested = suggestBins(cleared, binsInUse(racks), stock);
+  const suggested = suggestBins(cleared, binsInUse(racks), binStock(tallies));
   const binOf = new Map(cleared.map(({ id }, at) => [id, suggested[at] ?? null]));
   return {
     toShelve: waiting.map((part) => ({ part, bin: binOf.get(part.id) ?? null })),

@@ -3,7 +3,9 @@ import { changedFields } from '@/core/people/shopChange';
 import { judgeRack, type Rack } from '@/core/shelf/racks';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import { insertShopChange } from '@/data/people/shopChanges';
-import { binStock, racksForUpdate, writeRack } from '@/data/shelf/rackRepository';
+import { binStock } from '@/data/shelf/binStock';
+import { racksForUpdate, writeRack } from '@/data/shelf/rackRepository';
+import { readTallies } from '@/data/tallies/readTallies';
 import { transaction } from '@/data/transaction';
 
 /**
@@ -16,9 +18,10 @@ export async function saveRack(
   rack: Rack,
   made: { readonly at: Date; readonly by: string },
 ): Promise<Outcome<Rack>> {
+  const stock = binStock(await readTallies(db, ['bin']));
   return transaction(db, async (trx) => {
     const before = (await racksForUpdate(trx)).find(({ code }) => code === rack.code);
-    const judged = judgeRack(rack, await binStock(trx));
+    const judged = judgeRack(rack, stock);
     if (!judged.ok) return judged;
     const fields = changedFields(before ? inWords(before) : nothing, inWords(rack));
     if (fields.length === 0) return judged;

@@ -14,7 +14,8 @@ import { waitingAtStages } from '@/data/flow/waitingAtStages';
 import { newestModels } from '@/data/models/modelRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { listParcels, stageCounts } from '@/data/parcels/parcelRepository';
-import { shelfStock } from '@/data/parts/partRepository';
+import { shelfStock } from '@/data/parts/shelfStock';
+import { readTallies } from '@/data/tallies/readTallies';
 import { findPerson } from '@/data/people/peopleRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { unitsAt } from '@/data/units/unitRepository';
@@ -42,22 +43,22 @@ const working: readonly UnitStage[] = ['teardown', 'match', 'rebuild', 'prove', 
 
 /** What needs somebody now, what is going on in the parcels, and what happened last. */
 export async function readToday(db: Knex, personId: string, now: Date): Promise<TodayView> {
-  const [units, models, waiting, passed, shelf, parcels, counts, facts, soFar, person, rules] = await Promise.all([
+  const [units, models, tallies, passed, parcels, facts, soFar, person, rules] = await Promise.all([
     unitsAt(db, working),
     newestModels(db),
-    waitingAtStages(db),
+    readTallies(db, ['stage', 'place', 'lined', 'parcel-stage', 'stock', 'whole']),
     passedStages(db, new Date(now.getTime() - latelyDays * 24 * 3600 * 1000)),
-    shelfStock(db),
     listParcels(db),
-    stageCounts(db),
     latestFacts(db, 8),
     shopSoFar(db),
     findPerson(db, personId),
     currentRules(db),
   ]);
+  const waiting = await waitingAtStages(db, tallies);
+  const counts = stageCounts(tallies);
   const guide = firstHour(soFar);
   const isOver = person?.put_away.includes('first-hour') || guide.every(({ isDone }) => isDone);
-  const jobs = planToday({ units: units as readonly Unit[], models, waiting, shelf });
+  const jobs = planToday({ units: units as readonly Unit[], models, waiting, shelf: shelfStock(tallies) });
   return {
     jobs,
     inHand: await lastActors(
@@ -67,7 +68,7 @@ export async function readToday(db: Knex, personId: string, now: Date): Promise<
     today: shopDay(now.getTime(), rules.shop.timeZone),
     tight: slowestStage(workingFlows(waiting, passed)),
     parcels: parcels.slice(0, 4).map((parcel) => {
-      const stages = counts.filter(({ parcelId }) => parcelId === parcel.id);
+      const stages = counts.get(parcel.id) ?? [];
       const tagged = stages.reduce((sum, { count }) => sum + count, 0);
       return { parcel, stages, untagged: Math.max(0, parcel.lineCount - tagged) };
     }),

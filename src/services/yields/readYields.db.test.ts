@@ -5,6 +5,7 @@ import { exportFacts } from '@/services/facts/exportFacts';
 import { compareWithLog } from '@/services/facts/compareWithLog';
 import { seenInParcel } from '@/core/triage/seenInParcel';
 import { knowledgeGround } from '@/data/triage/knowledgeGround';
+import { readTallies } from '@/data/tallies/readTallies';
 import { lookCounts } from '@/data/yields/lookCounts';
 import { readForecastGround } from '@/services/dock/readForecastGround';
 import { readToday } from '@/services/today/readToday';
@@ -104,7 +105,7 @@ describe('the demo workshop', () => {
     }[];
     const tally = (names: readonly string[]) =>
       Object.fromEntries([...new Set(names)].map((name) => [name, names.filter((other) => other === name).length]));
-    const { units, tests, marks } = await lookCounts(scratch.db);
+    const { units, tests, marks } = lookCounts(await readTallies(scratch.db, ['looked', 'look-tested', 'look-found']));
     expect(Object.fromEntries(units.map((own) => [`${own.modelId} ${own.parcelId}`, own.units]))).toEqual(
       tally(rows.map(({ model_id, parcel_id }) => `${model_id} ${parcel_id}`)),
     );

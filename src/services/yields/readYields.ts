@@ -7,7 +7,9 @@ import { sayChange } from '@/core/yields/sayYields';
 import { partKinds } from '@/data/models/partKinds';
 import { defectCounts, type DefectCount } from '@/data/yields/defectCounts';
 import { finishedPerDay, type DayCount } from '@/data/yields/finishedPerDay';
-import { outcomeCounts } from '@/data/yields/outcomeCounts';
+import { readTallies } from '@/data/tallies/readTallies';
+import { learntNow, type ShopLearnt } from '@/data/triage/learntNow';
+import { remembered } from '@/core/shared/remembered';
 
 export interface NamedYield extends HarvestYield {
   readonly name: string;
@@ -21,14 +23,15 @@ export interface YieldsView {
 }
 
 const chartDays = 30;
+const yieldsOf = remembered(({ counts, learnt }: ShopLearnt) => harvestYields(counts.outcomes, learnt.parts.alike));
 
 /** Where parts are lost, to what, and how many units were finished: all counted from the log. */
 export async function readYields(db: Knex, now: Date): Promise<YieldsView> {
   const since = new Date(now.getTime() - chartDays * 24 * 3600 * 1000);
   const { shop } = await currentRules(db);
-  const [outcomes, defects, days, kinds] = await Promise.all([
-    outcomeCounts(db),
-    defectCounts(db),
+  const [known, tallies, days, kinds] = await Promise.all([
+    learntNow(db, now),
+    readTallies(db, ['defect']),
     finishedPerDay(db, since, shop.timeZone),
     partKinds(db, now),
   ]);
@@ -36,9 +39,12 @@ export async function readYields(db: Knex, now: Date): Promise<YieldsView> {
     const kind = kinds[`${modelId}/${partRef}`];
     return kind ? `${kind.modelName} ${kind.name}` : partRef;
   };
-  const yields = harvestYields(outcomes).map((entry) => ({ ...entry, name: nameOf(entry.modelId, entry.partRef) }));
+  const yields = yieldsOf(known).map((entry) => ({
+    ...entry,
+    name: nameOf(entry.modelId, entry.partRef),
+  }));
   const causes = pareto(
-    defects.map((defect) => ({
+    defectCounts(tallies).map((defect) => ({
       item: { ...defect, partName: defect.partRef.replaceAll('-', ' ') },
       count: defect.count,
     })),

@@ -1,0 +1,61 @@
+import type { Knex } from 'knex';
+import { grouped } from '@/core/shared/grouped';
+import { talliedTypes, type TalliedFact, type TallyGround } from '@/core/tallies/talliesOf';
+import { standingFacts } from '@/data/facts/standingFacts';
+import type { FactRow, PartRow, UnitRow } from '@/data/rows';
+
+/** All that is counted of some units, by unit; one that is there no more has no entry. */
+export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promise<ReadonlyMap<string, TallyGround>> {
+  const [units, parts, facts] = await Promise.all([
+    db('units')
+      .whereIn('id', [...unitIds])
+      .select('id', 'parcel_id', 'line_no', 'model_id', 'stage', 'disposition', 'tests', 'marks') as Promise<
+      Pick<UnitRow, 'id' | 'parcel_id' | 'line_no' | 'model_id' | 'stage' | 'disposition' | 'tests' | 'marks'>[]
+    >,
+    db('parts')
+      .whereIn('unit_id', [...unitIds])
+      .select('id', 'unit_id', 'part_ref', 'model_id', 'interchange', 'grade', 'place', 'bin', 'carries') as Promise<
+      Pick<
+        PartRow,
+        'id' | 'unit_id' | 'part_ref' | 'model_id' | 'interchange' | 'grade' | 'place' | 'bin' | 'carries'
+      >[]
+    >,
+    standingFacts(db)
+      .whereIn('e.unit_id', [...unitIds])
+      .whereIn('e.type', [...talliedTypes])
+      .orderBy('e.position')
+      .select('e.unit_id', 'e.type', 'e.payload', 'e.client_at', 'e.model_id') as Promise<FactRow[]>,
+  ]);
+  const classes = await classesOf(db, facts);
+  const partsOf = grouped(parts, ({ unit_id }) => unit_id);
+  const factsOf = grouped(facts, ({ unit_id }) => unit_id);
+  return new Map(
+    units.map((unit) => [
+      unit.id,
+      {
+        unit: { ...unit, parcelId: unit.parcel_id, lineNo: unit.line_no, modelId: unit.model_id },
+        parts: (partsOf.get(unit.id) ?? []).map(({ part_ref, model_id, ...part }) => ({
+          ...part,
+          partRef: part_ref,
+          modelId: model_id,
+        })),
+        facts: (factsOf.get(unit.id) ?? []).map(
+          ({ type, payload, client_at, model_id }) =>
+            ({ type, payload, at: client_at.toISOString(), modelId: model_id ?? '' }) as TalliedFact,
+        ),
+        classOf: (partId: string) => classes.get(partId),
+      },
+    ]),
+  );
+}
+
+/** Classes of the parts that facts set aside. */
+async function classesOf(db: Knex, facts: readonly FactRow[]): Promise<ReadonlyMap<string, string>> {
+  const ids = facts.flatMap((fact) => (fact.type === 'part-assigned' ? [fact.payload.partId] : []));
+  if (ids.length === 0) return new Map();
+  const rows = (await db('parts').whereIn('id', ids).select('id', 'interchange')) as Pick<
+    PartRow,
+    'id' | 'interchange'
+  >[];
+  return new Map(rows.map(({ id, interchange }) => [id, interchange]));
+}
