@@ -1,3 +1,5 @@
+import { grouped } from '@/core/shared/grouped';
+
 export const contactKinds = ['supplier', 'customer'] as const;
 export type ContactKind = (typeof contactKinds)[number];
 
@@ -20,6 +22,25 @@ export interface Dealings extends Contact {
   readonly units: number;
   /** Day of the latest, ISO; null before the first. */
   readonly lastOn: string | null;
+}
+
+/** One lot with somebody: a parcel that came or a shipment that went. */
+export interface Lot {
+  readonly name: string;
+  readonly units: number;
+  /** ISO day. */
+  readonly lastOn: string;
+}
+
+/** Lots of everybody together, each under the name as it was first written. Names are the same whatever their capitals. */
+export function countLots(kind: ContactKind, lots: readonly Lot[]): readonly Omit<Dealings, 'address'>[] {
+  return [...grouped(lots, ({ name }) => name.trim().toLowerCase()).values()].map((own) => ({
+    kind,
+    name: own[0]?.name ?? '',
+    lots: own.length,
+    units: own.reduce((sum, { units }) => sum + units, 0),
+    lastOn: own.reduce((latest, { lastOn }) => (lastOn > latest ? lastOn : latest), ''),
+  }));
 }
 
 /**

@@ -4,7 +4,7 @@ import { tallyChange, tallyKey, TallySheet, type Tally, type TallyKind } from '.
 import { talliesOf, type TalliedFact, type TallyGround } from './talliesOf';
 
 const fact = <T extends TalliedFact['type']>(type: T, payload: Fact<T>['payload']): TalliedFact =>
-  ({ type, payload, at: '2026-11-25T08:00:00.000Z', modelId: 'quay' }) as unknown as TalliedFact;
+  ({ type, payload, subjectId: 'p', at: '2026-11-25T08:00:00.000Z', modelId: 'quay' }) as unknown as TalliedFact;
 const unit: TallyGround['unit'] = {
   parcelId: 'lot',
   lineNo: 3,
@@ -101,6 +101,20 @@ describe('talliesOf', () => {
     expect(found(of, 'used')).toEqual({ 'class of p1 2026-11-25': [1, 0] });
     expect(found({ ...of, classOf: () => undefined }, 'used')).toEqual({});
   });
+});
+
+test('what lay on the shelf and was scrapped left it; what was scrapped before did not', () => {
+  const scrapped = fact('part-scrapped', {} as Fact<'part-scrapped'>['payload']);
+  const shelved = fact('part-shelved', { bin: 'A01' });
+  const days = { '2026-11-25': [1, 0] };
+  expect(found(ground({ facts: [shelved, scrapped] }), 'shelved')).toEqual(days);
+  expect(found(ground({ facts: [shelved, scrapped] }), 'unshelved')).toEqual(days);
+  expect(found(ground({ facts: [scrapped, shelved] }), 'unshelved')).toEqual({});
+});
+
+test('a unit that was sent counts for its shipment, with when and to whom', () => {
+  const of = ground({ facts: [fact('unit-sent', { shipment: 'S-0012', recipient: 'Fern & Bell' })] });
+  expect(found(of, 'sent')).toEqual({ 'S-0012 2026-11-25T08:00 Fern & Bell': [1, 0] });
 });
 
 describe('tallyChange', () => {

@@ -4,11 +4,22 @@ import type { RecordedFact } from '@/core/shop/facts';
 import { TallySheet, type Tally } from './tally';
 
 /** The facts about a unit from which something is counted. */
-export const talliedTypes = ['unit-decided', 'step-done', 'step-resisted', 'part-trouble', 'part-assigned'] as const;
+export const talliedTypes = [
+  'unit-decided',
+  'step-done',
+  'step-resisted',
+  'part-trouble',
+  'part-assigned',
+  'part-shelved',
+  'part-scrapped',
+  'unit-sent',
+] as const;
 
 /** Such a fact, with the model that the unit was of when it was said. */
 export type TalliedFact = {
-  [T in (typeof talliedTypes)[number]]: Pick<RecordedFact<T>, 'type' | 'payload' | 'at'> & { readonly modelId: string };
+  [T in (typeof talliedTypes)[number]]: Pick<RecordedFact<T>, 'type' | 'payload' | 'at' | 'subjectId'> & {
+    readonly modelId: string;
+  };
 }[(typeof talliedTypes)[number]];
 
 /** All that is known of one unit, to be counted. */
@@ -27,6 +38,9 @@ export interface TallyGround {
 const gone: readonly PartState[] = ['broken-by-us', 'broken-before', 'missing'];
 /** No column takes more: what is still on an assembly is told as far as it fits. */
 const longest = 400;
+/** So many letters of an instant in ISO say its day, or its minute. */
+const day = 10;
+const minute = 16;
 
 /** Everything that is counted of one unit: of what it is now, of its parts, and of what was said about it. */
 export function talliesOf(ground: TallyGround): readonly Tally[] {
@@ -38,10 +52,29 @@ export function talliesOf(ground: TallyGround): readonly Tally[] {
   for (const fact of ground.facts) {
     if (fact.type === 'part-trouble' && fact.payload.defectCode !== null)
       sheet.add({ kind: 'defect', about: fact.payload.defectCode, more: fact.payload.partRef });
+    if (fact.type === 'unit-sent')
+      sheet.add({
+        kind: 'sent',
+        about: fact.payload.shipment,
+        more: [fact.at.slice(0, minute), fact.payload.recipient].join(' '),
+      });
     const used = fact.type === 'part-assigned' ? ground.classOf(fact.payload.partId) : undefined;
-    if (used !== undefined) sheet.add({ kind: 'used', about: used, more: fact.at.slice(0, 10) });
+    if (used !== undefined) sheet.add({ kind: 'used', about: used, more: fact.at.slice(0, day) });
   }
+  addShelved(sheet, ground);
   return sheet.list();
+}
+
+/** What is scrapped from the shelf leaves room on it; what never lay there does not. */
+function addShelved(sheet: TallySheet, { facts }: TallyGround): void {
+  const shelved = new Set<string>();
+  for (const { type, subjectId, at } of facts) {
+    if (type === 'part-shelved') {
+      shelved.add(subjectId);
+      sheet.add({ kind: 'shelved', about: at.slice(0, day) });
+    }
+    if (type === 'part-scrapped' && shelved.has(subjectId)) sheet.add({ kind: 'unshelved', about: at.slice(0, day) });
+  }
 }
 
 function addUnit(sheet: TallySheet, { unit }: TallyGround): void {

@@ -28,6 +28,11 @@ export const tallyKinds = [
   'whole',
   /** Parts set aside for a build by class and day (UTC, by the bench's clock). */
   'used',
+  /** Parts put on the shelf by day, and scrapped from it. */
+  'shelved',
+  'unshelved',
+  /** Units by shipment, and minute and recipient of its sending. */
+  'sent',
 ] as const;
 export type TallyKind = (typeof tallyKinds)[number];
 

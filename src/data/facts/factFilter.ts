@@ -37,9 +37,13 @@ export function narrow<Q extends Knex.QueryBuilder>(query: Q, filter: FactFilter
     query.whereRaw('e.position in (select position from fact_parts where part_id = ?)', [filter.partId]);
   if (filter.unitId) query.where('e.unit_id', filter.unitId);
   if (filter.personId)
-    query.whereRaw('coalesce((select d.person_id from doers as d where d.fact_id = e.id), e.person_id) = ?', [
-      filter.personId,
-    ]);
+    // What was put right is little: the rest is read by whose sign-in it was.
+    query.whereRaw(
+      `e.position in (
+        select f.position from facts f left join doers d on d.fact_id = f.id where f.person_id = ? and d.fact_id is null
+        union select f.position from doers d join facts f on f.id = d.fact_id where d.person_id = ?)`,
+      [filter.personId, filter.personId],
+    );
   if (filter.bench) query.where('e.bench', filter.bench);
   if (filter.types) query.whereIn('e.type', [...filter.types]);
   if (filter.from) query.where('e.client_at', '>=', filter.from);

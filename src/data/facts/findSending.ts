@@ -7,6 +7,7 @@ export async function findSending(
   shipment: string,
 ): Promise<{ readonly recipient: string; readonly sentAt: string } | undefined> {
   const row = (await standingFacts(db)
+    .whereIn('e.unit_id', db('units').select('id').where({ shipment }))
     .where('e.type', 'unit-sent')
     .whereRaw(`json_value(e.payload, '$.shipment') = ?`, [shipment])
     .orderBy('e.position', 'desc')

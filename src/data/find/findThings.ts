@@ -2,7 +2,9 @@ import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/entities/entities';
 import type { FindQuery, PartKindId } from '@/core/find/readQuery';
 import { contains, startsWith } from '@/data/like';
+import { totalOf } from '@/data/totalOf';
 import { toPart } from '@/data/parts/partRows';
+import type { SentShipment } from '@/data/send/sentShipments';
 import type { PartRow, UnitRow } from '@/data/rows';
 import { toUnit } from '@/data/units/unitRows';
 
@@ -12,12 +14,23 @@ export interface Some<T> {
   readonly total: number;
 }
 
-async function someOf<R, T>(query: Knex.QueryBuilder, limit: number, order: string, read: (row: R) => T) {
-  const [rows, counted] = await Promise.all([
-    query.clone().orderByRaw(order).limit(limit) as Promise<R[]>,
-    query.clone().clearSelect().count({ n: '*' }).first() as Promise<{ n: number } | undefined>,
-  ]);
-  return { hits: rows.map(read), total: counted?.n ?? 0 } satisfies Some<T>;
+/** Which they are is read from an index of the table, as far as one holds what is asked; only the first are read whole. */
+async function someOf<R, T>(
+  db: Knex,
+  table: 'parts' | 'units',
+  query: Knex.QueryBuilder,
+  limit: number,
+  order: string,
+  read: (row: R) => T,
+) {
+  const first = query.clone().select('id').orderByRaw(order).limit(limit).as('first');
+  const rows = (await db(first).join(`${table} as t`, 't.id', 'first.id').orderByRaw(order).select('t.*')) as R[];
+  return { hits: rows.map(read), total: await totalOf(query, 0, rows.length, limit) } satisfies Some<T>;
+}
+
+async function fewOf<R, T>(query: Knex.QueryBuilder, limit: number, order: string, read: (row: R) => T) {
+  const rows = (await query.clone().orderByRaw(order).limit(limit)) as R[];
+  return { hits: rows.map(read), total: await totalOf(query, 0, rows.length, limit) } satisfies Some<T>;
 }
 
 /** What can be taken first, then what is under way, then what is gone; the best grade first. */
@@ -46,7 +59,7 @@ export async function findParts(
   if (grade) query.where({ grade });
   if (bin) query.whereRaw('bin like ?', [startsWith(bin)]);
   for (const figure of figures) query.whereRaw('tag like ?', [contains(figure)]);
-  return someOf(query, limit, partOrder, (row: PartRow) => toPart(row));
+  return someOf(db, 'parts', query, limit, partOrder, (row: PartRow) => toPart(row));
 }
 
 /**
@@ -73,17 +86,16 @@ export async function findUnits(
         const like = contains(word);
         all.where((any) => {
           any
-            .whereRaw('lower(tag) like ?', [like])
-            .orWhereRaw('lower(serial) like ?', [like])
+            .whereRaw('words like ?', [like])
             .orWhereIn('model_id', modelsOf(word))
             .orWhereIn('parcel_id', db('parcels').select('id').whereRaw('lower(code) like ?', [like]))
             .orWhereIn('parcel_id', db('parcels').select('id').whereRaw('lower(supplier) like ?', [like]));
         });
       }
     });
-    if (serial) either.orWhereRaw(`replace(replace(upper(serial), '-', ''), ' ', '') like ?`, [contains(serial)]);
+    if (serial) either.orWhereRaw('words like ?', [contains(serial.toLowerCase())]);
   });
-  return someOf(query, limit, unitOrder, (row: UnitRow) => toUnit(row));
+  return someOf(db, 'units', query, limit, unitOrder, (row: UnitRow) => toUnit(row));
 }
 
 export interface FoundLine {
@@ -104,7 +116,7 @@ export async function findLines(db: Knex, serial: string | null, limit: number):
     .whereRaw(`replace(replace(upper(l.serial), '-', ''), ' ', '') like ?`, [contains(serial)])
     .select('l.parcel_id', 'p.code', 'l.line_no', 'l.maker', 'l.model', 'l.serial');
   type Row = { parcel_id: string; code: string; line_no: number; maker: string; model: string; serial: string };
-  return someOf(query, limit, 'p.code, l.line_no', (row: Row) => ({
+  return fewOf(query, limit, 'p.code, l.line_no', (row: Row) => ({
     parcelId: row.parcel_id,
     parcelCode: row.code,
     lineNo: row.line_no,
@@ -127,7 +139,7 @@ export async function findParcels(db: Knex, words: readonly string[], limit: num
     query.where((any) =>
       any.whereRaw('lower(code) like ?', [contains(word)]).orWhereRaw('lower(supplier) like ?', [contains(word)]),
     );
-  return someOf(query, limit, 'code', (row: FoundParcel) => row);
+  return fewOf(query, limit, 'code', (row: FoundParcel) => row);
 }
 
 export interface FoundPerson {
@@ -140,7 +152,7 @@ export async function findPeople(db: Knex, words: readonly string[], limit: numb
   if (words.length === 0) return nothing;
   const query = db('people').select('id', 'name');
   for (const word of words) query.whereRaw('lower(name) like ?', [contains(word)]);
-  return someOf(query, limit, 'name', (row: FoundPerson) => row);
+  return fewOf(query, limit, 'name', (row: FoundPerson) => row);
 }
 
 export interface FoundShipment {
@@ -148,21 +160,19 @@ export interface FoundShipment {
   readonly recipient: string;
 }
 
-/** Shipments by their tag or by who they went to. */
-export async function findShipments(db: Knex, words: readonly string[], limit: number): Promise<Some<FoundShipment>> {
+/** Shipments that have all the words in their tag or in who they went to, the latest first. */
+export function findShipments(
+  shipments: readonly SentShipment[],
+  words: readonly string[],
+  limit: number,
+): Some<FoundShipment> {
   if (words.length === 0) return nothing;
-  const query = db('facts as e')
-    .join('units as u', 'u.id', 'e.subject_id')
-    .where('e.type', 'unit-sent')
-    .whereNotNull('u.shipment')
-    .select({ tag: 'u.shipment', recipient: db.raw(`json_value(e.payload, '$.recipient')`) })
-    .distinct();
-  for (const word of words)
-    query.where((any) =>
-      any
-        .whereRaw('lower(u.shipment) like ?', [contains(word)])
-        .orWhereRaw(`lower(json_value(e.payload, '$.recipient')) like ?`, [contains(word)]),
-    );
-  const rows = (await query.orderByRaw('length(tag) desc, tag desc').limit(limit + 1)) as FoundShipment[];
-  return { hits: rows.slice(0, limit), total: rows.length };
+  const hits = shipments.filter(({ shipment, recipient }) => {
+    const names = [shipment, recipient].map((name) => name.toLowerCase());
+    return words.every((word) => names.some((name) => name.includes(word)));
+  });
+  return {
+    total: hits.length,
+    hits: hits.slice(0, limit).map(({ shipment, recipient }) => ({ tag: shipment, recipient })),
+  };
 }

@@ -183,6 +183,10 @@ const migrations: readonly Migration[] = [
   { name: '071_unit_tallies', up: (db) => tables.unitTallies(db.schema) },
   { name: '072_tallied', up: (db) => tables.tallied(db.schema) },
   { name: '073_nothing_tallied', up: tables.nothingTallied },
+  { name: '074_words_of_parts', up: tables.wordsOfParts },
+  { name: '075_words_of_units', up: tables.wordsOfUnits },
+  { name: '076_keys_of_facts', up: tables.keysOfFacts },
+  { name: '077_serials_of_lines', up: tables.serialsOfLines },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

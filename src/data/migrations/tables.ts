@@ -95,6 +95,42 @@ export const nothingTallied = (db: Knex) =>
     `insert into tallied (id, position, generation, revision, next_to) select 1, n, 0, 0, '' from counters where name = 'facts'`,
   );
 
+/**
+ * What a part is looked for by, in small letters, in an index that holds all that the shelf and the search sort and filter by:
+ * they read it instead of the table. Nobody reads these columns: no row of the code has them.
+ */
+export const wordsOfParts = (db: Knex) =>
+  db.raw(
+    `alter table parts
+     add column words varchar(200) character set utf8mb4 collate utf8mb4_bin generated always as
+       (lower(concat_ws(' ', tag, bin, part_ref, interchange, category))) virtual invisible,
+     add index parts_shelf (place, bin, tag_no, grade, words),
+     add index parts_kinds (model_id, part_ref, place, grade, tag_no, bin, tag)`,
+  );
+
+/** The same of a unit, with its serial as it is and without dashes and blanks; and what it waits on. */
+export const wordsOfUnits = (db: Knex) =>
+  db.raw(
+    `alter table units
+     add column words varchar(200) character set utf8mb4 collate utf8mb4_bin generated always as
+       (lower(concat_ws(' ', tag, serial, replace(replace(serial, '-', ''), ' ', '')))) virtual invisible,
+     add column timer_on varchar(40) generated always as (json_value(timer, '$.fixture')) virtual invisible,
+     add index units_words (stage, tag_no, model_id, parcel_id, sale_grade, words),
+     add index units_timers (timer_on)`,
+  );
+
+/** The log is read by thing, by person and bench, by type, and by day. */
+export const keysOfFacts = (db: Knex) =>
+  db.raw(
+    `alter table facts
+     drop key events_unit_id_index, drop key events_part_id_index,
+     add index facts_of_units (unit_id, type), add index facts_of_subjects (subject_id, position),
+     add index facts_of_people (person_id, position), add index facts_of_benches (bench, position),
+     add index facts_of_types (type, position), add index facts_of_days (client_at)`,
+  );
+
+export const serialsOfLines = (db: Knex) => db.raw('alter table parcel_lines add index parcel_lines_serials (serial)');
+
 /** Rows of boxes, each box a bin: `A01` and on. */
 export const racks = (schema: Knex.SchemaBuilder) =>
   schema.createTable('racks', (table) => {

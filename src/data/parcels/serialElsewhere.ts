@@ -21,9 +21,12 @@ export async function unitsWithSerial(
   db: Knex,
   serial: string,
 ): Promise<readonly Pick<Unit, 'tag' | 'stage' | 'parcelId'>[]> {
+  const ofLines = db('parcel_lines as l')
+    .join('units as o', (join) => join.on('o.parcel_id', 'l.parcel_id').andOn('o.line_no', 'l.line_no'))
+    .where('l.serial', serial)
+    .select('o.id');
   const rows = (await db('units as u')
-    .leftJoin('parcel_lines as l', (join) => join.on('u.parcel_id', 'l.parcel_id').andOn('u.line_no', 'l.line_no'))
-    .where((either) => void either.where('u.serial', serial).orWhere('l.serial', serial))
+    .join(db('units').select('id').where({ serial }).union(ofLines).as('found'), 'found.id', 'u.id')
     .select('u.tag', 'u.stage', 'u.parcel_id')
     .orderBy('u.tag_no', 'desc')
     .limit(mostAsked)) as Pick<UnitRow, 'tag' | 'stage' | 'parcel_id'>[];

@@ -2,6 +2,8 @@ import type { Knex } from 'knex';
 import type { Part } from '@/core/entities/entities';
 import type { PartPlace } from '@/core/entities/stages';
 import type { PartRow } from '@/data/rows';
+import { contains } from '@/data/like';
+import { totalOf } from '@/data/totalOf';
 import { toPart } from './partRows';
 
 /** All parts at some places, by the number of their tag. */
@@ -43,34 +45,33 @@ export async function findPart(db: Knex, where: Partial<Pick<PartRow, 'id' | 'ta
   return row && toPart(row);
 }
 
+const mostWords = 6;
+
 export interface ShelfQuery {
   readonly words: string;
   readonly from: number;
   readonly limit: number;
 }
 
-/** Shelf parts whose tag, bin, class or name has all the words, by bin and tag, with how many there are in all. */
+/**
+ * Shelf parts whose tag, bin, class or name has all the words (a letter alone is a grade), by bin and tag, with how many there
+ * are in all. Which they are is read from an index alone.
+ */
 export async function searchShelf(
   db: Knex,
   { words, from, limit }: ShelfQuery,
 ): Promise<{ readonly parts: readonly Part[]; readonly total: number }> {
-  const query = () => {
-    const base = db('parts').where({ place: 'shelf' });
-    for (const word of words.split(/\s+/).filter(Boolean).slice(0, 6)) {
-      const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
-      base.andWhere((either) => {
-        for (const column of ['tag', 'bin', 'part_ref', 'interchange', 'category'])
-          either.orWhereRaw(`lower(??) like lower(?)`, [column, like]);
-        if (/^[abcd]$/i.test(word)) either.orWhere({ grade: word.toUpperCase() });
-      });
-    }
-    return base;
-  };
-  const [rows, counted] = await Promise.all([
-    query().orderBy(['bin', 'tag_no']).offset(from).limit(limit) as Promise<PartRow[]>,
-    query().count({ n: '*' }).first() as Promise<{ n: number } | undefined>,
-  ]);
-  return { parts: rows.map(toPart), total: counted?.n ?? 0 };
+  const found = db('parts').where({ place: 'shelf' });
+  for (const word of words.toLowerCase().split(/\s+/).filter(Boolean).slice(0, mostWords)) {
+    if (/^[abcd]$/.test(word)) found.where({ grade: word.toUpperCase() });
+    else found.whereRaw('words like ?', [contains(word)]);
+  }
+  const page = found.clone().select('id').orderBy(['bin', 'tag_no']).offset(from).limit(limit).as('page');
+  const rows = (await db(page)
+    .join('parts as p', 'p.id', 'page.id')
+    .orderBy(['p.bin', 'p.tag_no'])
+    .select('p.*')) as PartRow[];
+  return { parts: rows.map(toPart), total: await totalOf(found, from, rows.length, limit) };
 }
 
 /** Parts on the shelf of some interchange classes. */

@@ -12,7 +12,7 @@ export function shelfStock({ stock, whole }: Tallies<'stock' | 'whole'>): Readon
       const [best] = (wholeOf.get(interchange) ?? [])
         .map(({ more }) => more.split(' '))
         .filter(([of]) => of === grade)
-        .sort((a, b) => b.length - a.length);
+        .sort((a, b) => b.length - a.length || a.join(' ').localeCompare(b.join(' ')));
       const [, modelId, ...carries] = best ?? [];
       const count = own.reduce((sum, { count: more }) => sum + more, 0);
       return [interchange, { grade, count, ...(modelId !== undefined && { whole: { modelId, carries } }) }];

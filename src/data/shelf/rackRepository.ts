@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { BinStock, Rack } from '@/core/shelf/racks';
+import type { Rack } from '@/core/shelf/racks';
 import type { RackRow } from '@/data/rows';
 
 const toRack = ({ code, row_count, boxes, room, category, is_in_use }: RackRow): Rack => ({

@@ -36,10 +36,7 @@ class Mirror {
       this.revision = -1;
       for (const kept of this.kinds.values()) Object.assign(kept, { rows: new Map(), list: undefined });
     }
-    const rows = (await db('tallies')
-      .where({ generation })
-      .andWhere('revision', '>', this.revision)
-      .orderBy(['kind', 'model_id', 'parcel_id', 'about', 'more'])) as TallyRow[];
+    const rows = (await db('tallies').where({ generation }).andWhere('revision', '>', this.revision)) as TallyRow[];
     for (const row of rows) {
       const kept = this.of(row.kind);
       const tally = this.inFewWords(toTally(row));

@@ -24,7 +24,7 @@ export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promis
       .whereIn('e.unit_id', [...unitIds])
       .whereIn('e.type', [...talliedTypes])
       .orderBy('e.position')
-      .select('e.unit_id', 'e.type', 'e.payload', 'e.client_at', 'e.model_id') as Promise<FactRow[]>,
+      .select('e.unit_id', 'e.type', 'e.payload', 'e.client_at', 'e.model_id', 'e.subject_id') as Promise<FactRow[]>,
   ]);
   const classes = await classesOf(db, facts);
   const partsOf = grouped(parts, ({ unit_id }) => unit_id);
@@ -40,8 +40,14 @@ export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promis
           modelId: model_id,
         })),
         facts: (factsOf.get(unit.id) ?? []).map(
-          ({ type, payload, client_at, model_id }) =>
-            ({ type, payload, at: client_at.toISOString(), modelId: model_id ?? '' }) as TalliedFact,
+          ({ type, payload, client_at, model_id, subject_id }) =>
+            ({
+              type,
+              payload,
+              subjectId: subject_id,
+              at: client_at.toISOString(),
+              modelId: model_id ?? '',
+            }) as TalliedFact,
         ),
         classOf: (partId: string) => classes.get(partId),
       },

@@ -12,7 +12,7 @@ export async function unitsAt(db: Knex, stages: readonly UnitStage[]): Promise<r
 
 /** Units that wait on a fixture. */
 export async function unitsWithTimer(db: Knex): Promise<readonly Unit[]> {
-  return ((await db('units').whereNotNull('timer').orderBy('tag_no')) as UnitRow[]).map(toUnit);
+  return ((await db('units').whereNotNull('timer_on').orderBy('tag_no')) as UnitRow[]).map(toUnit);
 }
 
 export async function findUnit(db: Knex, where: Partial<Pick<UnitRow, 'id' | 'tag'>>): Promise<Unit | undefined> {
@@ -37,23 +37,6 @@ export async function sentWithSerial(db: Knex, serials: readonly string[]): Prom
 export async function unitsOfShipment(db: Knex, shipment: string): Promise<readonly Unit[]> {
   const rows = (await db('units').where({ shipment }).orderBy('tag_no')) as UnitRow[];
   return rows.map(toUnit);
-}
-
-/** The latest shipments with how many units went in each. */
-export async function latestShipments(
-  db: Knex,
-  limit: number,
-): Promise<readonly { readonly shipment: string; readonly units: number }[]> {
-  return (await db('units')
-    .whereNotNull('shipment')
-    .select('shipment')
-    .count({ units: '*' })
-    .groupBy('shipment')
-    .orderByRaw('length(shipment) desc, shipment desc')
-    .limit(limit)) as {
-    shipment: string;
-    units: number;
-  }[];
 }
 
 /** All units of a parcel, newest first. */

@@ -1,20 +1,31 @@
 import type { Knex } from 'knex';
-import { dealingsOf, type Dealings } from '@/core/contacts/contacts';
+import { countLots, dealingsOf, type Dealings } from '@/core/contacts/contacts';
 import { shopDay } from '@/core/shared/shopDay';
-import { countCustomers, countSuppliers, listContacts } from '@/data/contacts/contactRepository';
+import { listContacts } from '@/data/contacts/contactRepository';
+import { listParcels, stageCounts } from '@/data/parcels/parcelRepository';
+import { sentShipments } from '@/data/send/sentShipments';
+import { readTallies } from '@/data/tallies/readTallies';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 
 /** Suppliers and customers, with what was counted of them. */
 export async function readContacts(db: Knex): Promise<readonly Dealings[]> {
-  const [contacts, suppliers, customers, { shop }] = await Promise.all([
+  const [contacts, parcels, tallies, { shop }] = await Promise.all([
     listContacts(db),
-    countSuppliers(db),
-    countCustomers(db),
+    listParcels(db),
+    readTallies(db, ['parcel-stage', 'sent']),
     currentRules(db),
   ]);
-  const dated = customers.map(({ lastAt, ...rest }) => ({
-    ...rest,
-    lastOn: shopDay(lastAt.getTime(), shop.timeZone),
+  const stages = stageCounts(tallies);
+  const unitsOf = (parcelId: string) => (stages.get(parcelId) ?? []).reduce((sum, { count }) => sum + count, 0);
+  const suppliers = parcels.map(({ id, supplier, receivedOn }) => ({
+    name: supplier,
+    units: unitsOf(id),
+    lastOn: receivedOn,
   }));
-  return dealingsOf([...suppliers, ...dated], contacts);
+  const customers = sentShipments(tallies).map(({ recipient, units, sentAt }) => ({
+    name: recipient,
+    units,
+    lastOn: shopDay(Date.parse(sentAt), shop.timeZone),
+  }));
+  return dealingsOf([...countLots('supplier', suppliers), ...countLots('customer', customers)], contacts);
 }

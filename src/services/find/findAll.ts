@@ -23,6 +23,8 @@ import {
   type FoundShipment,
   type Some,
 } from '@/data/find/findThings';
+import { sentShipments } from '@/data/send/sentShipments';
+import { readTallies } from '@/data/tallies/readTallies';
 import { namedModels } from '@/data/find/namedModels';
 
 export interface FoundUnit extends Pick<Unit, 'tag' | 'stage' | 'serial' | 'apartPlace'> {
@@ -71,7 +73,7 @@ export async function findAll(db: Knex, text: string, most: number): Promise<Fou
     findLines(db, serial, most),
     findParcels(db, query.words, most),
     findPeople(db, query.words, most),
-    findShipments(db, query.words, most),
+    readTallies(db, ['sent']).then((tallies) => findShipments(sentShipments(tallies), query.words, most)),
   ]);
   const steps = stepsMeant(models, query.words);
   const named =

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import type { Fact, RecordedFact } from '@/core/shop/facts';
 import { startingHouseRules } from '@/core/shared/houseRules';
 import { knowledgeOf } from '@/core/teardown/plan/knowledgeOf';

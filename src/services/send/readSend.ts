@@ -2,13 +2,14 @@ import { modelAmong } from '@/core/procedure/model';
 import type { Knex } from 'knex';
 import type { Unit } from '@/core/entities/entities';
 import { salePrice } from '@/core/sale/predictSale';
-import { countCustomers, listContacts } from '@/data/contacts/contactRepository';
+import { listContacts } from '@/data/contacts/contactRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
-import { findSending } from '@/data/facts/findSending';
 import { priceBook } from '@/data/prices/priceBook';
 import { releaseDays } from '@/data/prices/releaseDays';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
-import { latestShipments, unitsAt } from '@/data/units/unitRepository';
+import { sentShipments } from '@/data/send/sentShipments';
+import { readTallies } from '@/data/tallies/readTallies';
+import { unitsAt } from '@/data/units/unitRepository';
 
 export interface ReadyUnit {
   readonly unit: Unit;
@@ -26,17 +27,19 @@ export interface SendView {
   readonly shipments: readonly { readonly shipment: string; readonly units: number }[];
 }
 
+const shownShipments = 8;
+
 /** Units that may leave, and the latest shipments. */
 export async function readSend(db: Knex, now: Date): Promise<SendView> {
   const units = await unitsAt(db, ['send']);
-  const [models, released, { price }, shipments, rules] = await Promise.all([
+  const [models, released, { price }, tallies, rules] = await Promise.all([
     modelsOfUnits(db, units),
     releaseDays(
       db,
       units.map(({ id }) => id),
     ),
     priceBook(db, now),
-    latestShipments(db, 8),
+    readTallies(db, ['sent']),
     currentRules(db),
   ]);
   const ready = units.flatMap((unit): ReadyUnit[] => {
@@ -52,14 +55,14 @@ export async function readSend(db: Knex, now: Date): Promise<SendView> {
       },
     ];
   });
-  const [counted, contacts] = await Promise.all([countCustomers(db), listContacts(db)]);
-  const [latest] = shipments;
-  const lastRecipient = latest ? ((await findSending(db, latest.shipment))?.recipient ?? '') : '';
+  const sent = sentShipments(tallies);
+  const contacts = await listContacts(db);
   const customers = [
     ...new Set([
-      ...counted.map(({ name }) => name),
+      ...sent.map(({ recipient }) => recipient),
       ...contacts.filter(({ kind }) => kind === 'customer').map(({ name }) => name),
     ]),
   ].sort();
-  return { ready, lastRecipient, customers, shipments };
+  const shipments = sent.slice(0, shownShipments).map(({ shipment, units: count }) => ({ shipment, units: count }));
+  return { ready, lastRecipient: sent[0]?.recipient ?? '', customers, shipments };
 }
