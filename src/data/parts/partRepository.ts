@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Part } from '@/core/entities/entities';
 import type { PartPlace } from '@/core/entities/stages';
+import { byTag } from '@/core/shared/tags';
 import type { PartRow } from '@/data/rows';
 import { contains } from '@/data/like';
 import { totalOf } from '@/data/totalOf';
@@ -74,11 +75,38 @@ export async function searchShelf(
   return { parts: rows.map(toPart), total: await totalOf(found, from, rows.length, limit) };
 }
 
-/** Parts on the shelf of some interchange classes. */
-export async function shelfPartsOf(db: Knex, classes: readonly string[]): Promise<readonly Part[]> {
-  const rows = (await db('parts')
-    .where({ place: 'shelf' })
-    .whereIn('interchange', classes)
-    .orderBy('tag_no')) as PartRow[];
-  return rows.map(toPart);
+/** Parts of one class and grade; assemblies with just these parts on them, of one model. */
+export interface ShelfKind {
+  readonly interchange: string;
+  readonly grade: string;
+  readonly whole?: { readonly modelId: string; readonly carries: readonly string[] };
+}
+
+const kindsAtOnce = 60;
+
+/**
+ * Of every kind the parts on the shelf with the lowest tags: all parts of one kind are worth the same to a slot, and the
+ * oldest goes first.
+ *
+ * @param most  of each kind
+ */
+export async function oldestOnShelf(db: Knex, kinds: readonly ShelfKind[], most: number): Promise<readonly Part[]> {
+  const found: Part[] = [];
+  for (let from = 0; from < kinds.length; from += kindsAtOnce) {
+    const queries = kinds.slice(from, from + kindsAtOnce).map(({ interchange, grade, whole }) => {
+      const query = db('parts')
+        .where({ place: 'shelf', interchange, grade })
+        .orderBy('tag_no')
+        .limit(most)
+        .select('id');
+      if (whole) query.where({ model_id: whole.modelId, carries: JSON.stringify(whole.carries) });
+      else query.where({ carries: '[]' });
+      return query;
+    });
+    const rows = (await db('parts').whereIn('id', (union) => {
+      union.select('id').from(db.unionAll(queries, true).as('oldest'));
+    })) as PartRow[];
+    found.push(...rows.map(toPart));
+  }
+  return found.sort(byTag);
 }

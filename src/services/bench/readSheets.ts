@@ -8,19 +8,27 @@ import { proposedTargets } from '@/core/triage/proposedTargets';
 import { shopKnowledge } from '@/core/triage/shopKnowledge';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { priceBook } from '@/data/prices/priceBook';
 import { knowledgeGround } from '@/data/triage/knowledgeGround';
+import { proposedLately } from './proposedLately';
 import { unitsAt } from '@/data/units/unitRepository';
 
 /** A unit that waits for the bench, or lies on it. */
 export interface SheetSummary extends SheetProgress {
-  readonly unit: Unit;
+  readonly unit: Pick<Unit, 'id' | 'tag' | 'timer'>;
   readonly modelName: string;
 }
 
 /** Units of one leg of the line with how much work is left in each; what waits on a fixture comes last. */
 export async function readSheets(db: Knex, kind: SheetKind, now: Date): Promise<readonly SheetSummary[]> {
-  const [units, rules, ground] = await Promise.all([unitsAt(db, [kind]), currentRules(db), knowledgeGround(db, now)]);
+  const [units, rules, ground, { edition }] = await Promise.all([
+    unitsAt(db, [kind]),
+    currentRules(db),
+    knowledgeGround(db, now),
+    priceBook(db, now),
+  ]);
   const models = await modelsOfUnits(db, units, now);
+  const basis = { learnt: ground.learnt, versions: `${rules.version} ${edition}` };
   const known = shopKnowledge(ground, rules);
   return units
     .flatMap((unit): SheetSummary[] => {
@@ -28,9 +36,14 @@ export async function readSheets(db: Knex, kind: SheetKind, now: Date): Promise<
       const progress =
         model &&
         sheetProgress(model, unit, kind, rules, () =>
-          proposedTargets(model, unit, knowledgeFor(known, model.id), rules),
+          proposedLately(model, unit, basis, now, () =>
+            proposedTargets(model, unit, knowledgeFor(known, model.id), rules),
+          ),
         );
-      return progress && model ? [{ ...progress, unit, modelName: `${model.maker} ${model.name}` }] : [];
+      const { id, tag, timer } = unit;
+      return progress && model
+        ? [{ ...progress, unit: { id, tag, timer }, modelName: `${model.maker} ${model.name}` }]
+        : [];
     })
     .sort((a, b) => Number(a.unit.timer !== null) - Number(b.unit.timer !== null) || b.done - a.done);
 }

@@ -1,34 +1,76 @@
 import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/entities/entities';
-import { slotNeeds } from '@/core/sale/slots';
 import { modelAmong, type Model } from '@/core/procedure/model';
+import { slotNeeds } from '@/core/sale/slots';
+import type { OnShelf } from '@/core/triage/knowledge';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
-import { partsAssignedTo, shelfPartsOf } from '@/data/parts/partRepository';
-import { unitsAt } from '@/data/units/unitRepository';
+import { oldestOnShelf, partsAssignedTo, type ShelfKind } from '@/data/parts/partRepository';
+import { shelfStock } from '@/data/parts/shelfStock';
+import { readTallies, type Tallies } from '@/data/tallies/readTallies';
+import { findUnit, unitsAt } from '@/data/units/unitRepository';
 
 export interface MatchView {
   readonly units: readonly Unit[];
   readonly models: readonly Model[];
-  /** Shelf parts of the classes that some slot takes, and parts already set aside. */
+  /** Parts already set aside, and what may be offered from the shelf: see `offered`. */
   readonly parts: readonly Part[];
+  /** The best of each class on the shelf. */
+  readonly shelf: Readonly<Record<string, OnShelf>>;
+  /**
+   * For whose slots the parts are there: for all units, or for one; then those of another are asked for when it is chosen. Of
+   * parts that are worth the same to a slot, the oldest.
+   */
+  readonly offered: 'all' | string | null;
 }
 
-/** Units to be built, and every part that could go into one of them. */
-export async function readMatch(db: Knex, now: Date): Promise<MatchView> {
-  const units = await unitsAt(db, ['match']);
+/** So many parts go to a screen at once. */
+const mostSent = 600;
+/** Of parts that are worth the same: more than are offered at a time, so that some may be taken before the page is read again. */
+const mostAlike = 12;
+
+/** Units to be built, and the parts that could go into them, or into the one that is asked for. @param tag of that one */
+export async function readMatch(db: Knex, now: Date, tag?: string): Promise<MatchView> {
+  const [units, tallies] = await Promise.all([unitsAt(db, ['match']), readTallies(db, ['stock', 'whole'])]);
   const models = await modelsOfUnits(db, units, now);
+  const kinds = kindsFor(units, models, tallies);
+  const assigned = await partsAssignedTo(
+    db,
+    units.map(({ id }) => id),
+  );
+  const all = { units, models, shelf: shelfStock(tallies) };
+  if (kinds.length * mostAlike <= mostSent || units.length < 2)
+    return { ...all, parts: [...(await oldestOnShelf(db, kinds, mostSent)), ...assigned], offered: 'all' };
+  const first = units.find((unit) => unit.tag === tag) ?? units[0];
+  const own = first ? await oldestOnShelf(db, kindsFor([first], models, tallies), mostAlike) : [];
+  return { ...all, parts: [...own, ...assigned], offered: first?.tag ?? null };
+}
+
+/** Parts on the shelf that could go into one unit. Undefined where there is no such unit at Match. */
+export async function readOffered(db: Knex, tag: string, now: Date): Promise<readonly Part[] | undefined> {
+  const unit = await findUnit(db, { tag });
+  if (unit?.stage !== 'match') return undefined;
+  const [models, tallies] = await Promise.all([modelsOfUnits(db, [unit], now), readTallies(db, ['stock', 'whole'])]);
+  return oldestOnShelf(db, kindsFor([unit], models, tallies), mostAlike);
+}
+
+/** What lies on the shelf of the classes that some slot of the units takes, by what makes one part worth as much as another. */
+function kindsFor(
+  units: readonly Unit[],
+  models: readonly Model[],
+  { stock, whole }: Tallies<'stock' | 'whole'>,
+): readonly ShelfKind[] {
   const classes = new Set(
     units.flatMap((unit) => {
       const model = modelAmong(models, unit);
       return model ? slotNeeds(model, unit).map(({ part }) => part.interchange) : [];
     }),
   );
-  const [stored, assigned] = await Promise.all([
-    shelfPartsOf(db, [...classes]),
-    partsAssignedTo(
-      db,
-      units.map(({ id }) => id),
-    ),
-  ]);
-  return { units, models, parts: [...stored, ...assigned] };
+  const isWanted = ({ about }: { readonly about: string }) => classes.has(about);
+  return [
+    ...stock.filter(isWanted).map(({ about, more }) => ({ interchange: about, grade: more })),
+    ...whole.filter(isWanted).map(({ about, more }) => {
+      const [grade = '', modelId = '', ...carries] = more.split(' ');
+      return { interchange: about, grade, whole: { modelId, carries } };
+    }),
+  ];
 }

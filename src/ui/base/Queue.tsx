@@ -1,6 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { MoreRows, useGrowing } from './growing';
 import { RowButton } from './Row';
 
 export interface QueueEntry {
@@ -21,6 +22,7 @@ interface QueueProps {
 
 /** Things that wait at a stage, one of them chosen: the left edge of a screen that takes one after the other. */
 export function Queue({ label, title, entries, chosen, onChoose, children }: QueueProps) {
+  const { shown, ...more } = useGrowing(entries, ({ id }) => id === chosen);
   return (
     <Box
       as="nav"
@@ -35,7 +37,7 @@ export function Queue({ label, title, entries, chosen, onChoose, children }: Que
         {title}
       </Box>
       <ul>
-        {entries.map(({ id, tag, words }) => (
+        {shown.map(({ id, tag, words }) => (
           <li key={id}>
             <RowButton
               state={id === chosen ? 'now' : 'plain'}
@@ -53,6 +55,7 @@ export function Queue({ label, title, entries, chosen, onChoose, children }: Que
           </li>
         ))}
       </ul>
+      <MoreRows {...more} />
       {children}
     </Box>
   );

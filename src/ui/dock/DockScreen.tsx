@@ -8,6 +8,7 @@ import { findSerial } from '@/core/shared/serials';
 import { costRules, type CostRule } from '@/core/shared/costRule';
 import type { DockView, ParcelSummary } from '@/services/dock/readDock';
 import { beep } from '@/ui/base/beep';
+import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Row, RowLink } from '@/ui/base/Row';
@@ -31,6 +32,7 @@ import { day } from '@/words/format';
 
 /** What came, against what we were told? */
 export function DockScreen({ parcels, open, suppliers, today }: DockView & { readonly today: string }) {
+  const { shown, ...more } = useGrowing(parcels, ({ parcel }) => parcel.id === open?.parcel.id);
   const [form, setForm] = useState<'parcel' | 'papers' | 'manifest' | null>(null);
   return (
     <Box
@@ -46,10 +48,11 @@ export function DockScreen({ parcels, open, suppliers, today }: DockView & { rea
           <KeyButton records keyName="n" label={words.newParcel()} size="small" onPress={() => setForm('parcel')} />
         </Box>
         <Box as="ul">
-          {parcels.map((summary) => (
+          {shown.map((summary) => (
             <ParcelRow key={summary.parcel.id} summary={summary} isOpen={summary.parcel.id === open?.parcel.id} />
           ))}
         </Box>
+        <MoreRows {...more} />
       </Box>
       <Box p="24px 28px" minW="0">
         {open ? (

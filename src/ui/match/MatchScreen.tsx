@@ -10,8 +10,9 @@ import { bestOnShelf, gradesHeld, predictSale } from '@/core/sale/predictSale';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { modelAmong, type Model } from '@/core/procedure/model';
 import type { PartCategory } from '@/core/procedure/vocabulary';
-import type { Grade } from '@/core/shared/grades';
+import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { MatchView } from '@/services/match/readMatch';
+import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Punches } from '@/ui/base/Punches';
@@ -25,6 +26,7 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { SlotCell } from './SlotCell';
 import { SlotOffer } from './SlotOffer';
+import { useOffered } from './useOffered';
 import { categoryNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/match';
 
@@ -41,17 +43,30 @@ export interface MatchRow {
 
 /** Who is rebuilt with what? Units and their slots; for the slot that is chosen, what fits, best first. */
 export function MatchScreen({ view, first }: { readonly view: MatchView; readonly first: string | undefined }) {
-  const seeds = useMemo(() => ({ models: view.models, units: view.units, parts: view.parts }), [view]);
+  const [asked, setAsked] = useState<string | undefined>(undefined);
+  const offered = useOffered(view, asked);
+  const seeds = useMemo(
+    () => ({ models: view.models, units: view.units, parts: together(view.parts, offered ?? []) }),
+    [view, offered],
+  );
   const shop = useShop(seeds);
+  const partOf = useMemo(() => new Map(shop.parts.map((part) => [part.id, part])), [shop]);
   const rows = useMemo(
-    () => shop.units.filter(({ stage }) => stage === 'match').flatMap((unit) => rowOf(unit, view.models, shop.parts)),
-    [shop, view.models],
+    () => shop.units.filter(({ stage }) => stage === 'match').flatMap((unit) => rowOf(unit, view.models, partOf)),
+    [shop, view.models, partOf],
+  );
+  // Where all parts are here, what was just taken is off the shelf already.
+  const shelf = useMemo(
+    () => (view.offered === 'all' ? bestOnShelf(shop.parts.filter(({ place }) => place === 'shelf')) : view.shelf),
+    [shop, view],
   );
   const { chosen, choose } = useChosenThing(
     rows.map(({ unit }) => unit.id),
     view.units.find(({ tag }) => tag === first)?.id,
   );
   const row = rows.find(({ unit }) => unit.id === chosen);
+  if (row && row.unit.tag !== asked) setAsked(row.unit.tag);
+  const { shown, ...more } = useGrowing(rows, ({ unit }) => unit.id === chosen);
   const ready = rows.filter(({ open }) => open === 0).length;
   const categories = [...new Set(rows.flatMap(({ needs }) => needs.map(({ part }) => part.category)))];
   return (
@@ -86,11 +101,11 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
               </tr>
             </thead>
             <tbody>
-              {rows.map((entry) => (
+              {shown.map((entry) => (
                 <UnitRow
                   key={entry.unit.id}
                   row={entry}
-                  parts={shop.parts}
+                  {...{ partOf, shelf }}
                   categories={categories}
                   isChosen={entry.unit.id === chosen}
                   onChoose={() => choose(entry.unit.id)}
@@ -99,22 +114,31 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
             </tbody>
           </Table>
         )}
+        <MoreRows {...more} />
         {rows.length > 0 && (
           <Box textStyle="caption" color="inkMuted" mt="10px">
             {words.plainLetterUnitsOwnPart()}
           </Box>
         )}
       </ScrollBox>
-      {row && <MatchOneUnit key={row.unit.id} row={row} shop={shop} />}
+      {row && <MatchOneUnit key={row.unit.id} {...{ row, shop, shelf, partOf }} isLoading={offered === null} />}
     </Box>
   );
 }
 
-function rowOf(unit: Unit, models: readonly Model[], parts: readonly Part[]): MatchRow[] {
+type PartsById = ReadonlyMap<string, Part>;
+
+/** Each once: what is set aside may have been on offer a moment ago. */
+const together = (parts: readonly Part[], more: readonly Part[]): readonly Part[] => {
+  const known = new Set(parts.map(({ id }) => id));
+  return [...parts, ...more.filter(({ id }) => !known.has(id))];
+};
+
+function rowOf(unit: Unit, models: readonly Model[], partOf: PartsById): MatchRow[] {
   const model = modelAmong(models, unit);
   if (!model) return [];
   const needs = slotNeeds(model, unit);
-  const held = gradesHeld(unit.assigned, (partId) => parts.find(({ id }) => id === partId)?.grade);
+  const held = gradesHeld(unit.assigned, (partId) => partOf.get(partId)?.grade);
   return [
     {
       unit,
@@ -128,20 +152,22 @@ function rowOf(unit: Unit, models: readonly Model[], parts: readonly Part[]): Ma
 
 function UnitRow({
   row,
-  parts,
+  partOf,
+  shelf,
   categories,
   isChosen,
   onChoose,
 }: {
   readonly row: MatchRow;
-  readonly parts: readonly Part[];
+  readonly partOf: PartsById;
+  readonly shelf: Shelf;
   readonly categories: readonly PartCategory[];
   readonly isChosen: boolean;
   readonly onChoose: () => void;
 }) {
   const { unit, model, needs, held } = row;
   const rules = useHouseRules();
-  const { grade: sellsAt, priceCents } = predictSale(model, unit, { held, shelf: onShelf(parts) }, rules);
+  const { grade: sellsAt, priceCents } = predictSale(model, unit, { held, shelf }, rules);
   const line = useRef<HTMLTableRowElement>(null);
   useEffect(() => {
     if (isChosen) line.current?.scrollIntoView({ block: 'nearest' });
@@ -165,7 +191,7 @@ function UnitRow({
                 <SlotCell
                   key={need.part.id}
                   need={need}
-                  part={parts.find(({ id }) => id === unit.assigned[need.part.id])}
+                  part={partOf.get(unit.assigned[need.part.id] ?? '')}
                   sellsAt={sellsAt}
                 />
               ))}
@@ -181,7 +207,19 @@ function UnitRow({
 }
 
 /** The slots of the chosen unit: those that need a part first, then those that could take a better one. */
-function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Shop }) {
+function MatchOneUnit({
+  row,
+  shop,
+  shelf,
+  partOf,
+  isLoading,
+}: {
+  readonly row: MatchRow;
+  readonly shop: Shop;
+  readonly shelf: Shelf;
+  readonly partOf: PartsById;
+  readonly isLoading: boolean;
+}) {
   const router = useRouter();
   const { unit, model, needs, held } = row;
   const rules = useHouseRules();
@@ -202,12 +240,12 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
             unit,
             need.part.id,
             shop.parts.filter(({ place }) => place === 'shelf'),
-            { held, shelf: onShelf(shop.parts) },
+            { held, shelf },
             rules,
             movesOf ?? undefined,
           )
         : [],
-    [model, unit, need, shop.parts, held, rules, movesOf],
+    [model, unit, need, shop.parts, held, shelf, rules, movesOf],
   );
   const assign = (partId: string) => {
     if (!need) return;
@@ -252,8 +290,8 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
         <SlotOffer
           unit={unit}
           need={need}
-          offers={offers}
-          assigned={shop.parts.find(({ id }) => id === unit.assigned[need.part.id])}
+          {...{ offers, isLoading }}
+          assigned={partOf.get(unit.assigned[need.part.id] ?? '')}
           onAssign={assign}
           onRelease={() => void shop.act('part-released', unit.id, { slot: need.part.id })}
         />
@@ -284,4 +322,4 @@ function MatchOneUnit({ row, shop }: { readonly row: MatchRow; readonly shop: Sh
   );
 }
 
-const onShelf = (parts: readonly Part[]) => bestOnShelf(parts.filter(({ place }) => place === 'shelf'));
+type Shelf = Readonly<Record<string, { readonly grade: SaleGrade }>>;

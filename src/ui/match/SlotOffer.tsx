@@ -12,6 +12,8 @@ interface SlotOfferProps {
   readonly unit: Unit;
   readonly need: SlotNeed;
   readonly offers: readonly RankedPart<Part>[];
+  /** They are on their way from the server. */
+  readonly isLoading: boolean;
   readonly assigned: Part | undefined;
   readonly onAssign: (partId: string) => void;
   readonly onRelease: () => void;
@@ -20,7 +22,7 @@ interface SlotOfferProps {
 const shownOffers = 4;
 
 /** What fits a slot, best first, with the money each choice leaves. */
-export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }: SlotOfferProps) {
+export function SlotOffer({ unit, need, offers, isLoading, assigned, onAssign, onRelease }: SlotOfferProps) {
   const [best, second] = offers;
   return (
     <Box minH="118px">
@@ -86,6 +88,7 @@ export function SlotOffer({ unit, need, offers, assigned, onAssign, onRelease }:
         sellsAt: best.sellsAt,
         priceCents: best.priceCents,
       });
+    if (isLoading) return words.partsOnTheirWay();
     return need.isNeeded
       ? words.noMatchingOnShelfDonor({ name: need.part.name, tag: unit.tag })
       : words.noOtherOnShelf({ name: need.part.name });

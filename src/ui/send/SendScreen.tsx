@@ -5,6 +5,7 @@ import { Box } from '@chakra-ui/react';
 import { useMemo, useState, useTransition } from 'react';
 import type { Outcome } from '@/core/shared/outcome';
 import type { SendView } from '@/services/send/readSend';
+import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
 import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
@@ -35,6 +36,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
   const [isBusy, start] = useTransition();
   const ready = view.ready.filter(({ unit }) => shop.units.find(({ id }) => id === unit.id)?.stage === 'send');
   const { chosen, choose } = useChosenThing(ready.map(({ unit }) => unit.id));
+  const { shown, ...more } = useGrowing(ready, ({ unit }) => unit.id === chosen);
   const going = ready.filter(({ unit }) => !held.has(unit.id));
   const total = going.reduce((sum, { priceCents }) => sum + priceCents, 0);
   const toggle = (id: string) =>
@@ -67,7 +69,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
           </>
         )}
         <Box as="ul">
-          {ready.map(({ unit, modelName, variantName, priceCents }) => (
+          {shown.map(({ unit, modelName, variantName, priceCents }) => (
             <Row
               key={unit.id}
               state={unit.id === chosen ? 'chosen' : held.has(unit.id) ? 'faint' : 'plain'}
@@ -99,6 +101,7 @@ export function SendScreen({ view, openShipment }: SendProps) {
             </Row>
           ))}
         </Box>
+        <MoreRows {...more} />
       </Box>
       <SidePanel>
         <LatestShipments shipments={view.shipments} />

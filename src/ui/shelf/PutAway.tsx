@@ -5,6 +5,7 @@ import type { Part } from '@/core/entities/entities';
 import type { ShelfView } from '@/services/shelf/readShelf';
 import { Caution } from '@/ui/base/Caution';
 import { Punches } from '@/ui/base/Punches';
+import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Row } from '@/ui/base/Row';
 import { Tag } from '@/ui/base/Tag';
 import type { Shop } from '@/ui/facts/ShopProvider';
@@ -27,6 +28,7 @@ export function PutAway({
   readonly shop: Shop;
 }) {
   const { chosen, choose } = useChosenThing(waiting.map(({ part }) => part.id));
+  const { shown, ...more } = useGrowing(waiting, ({ part }) => part.id === chosen);
   const [isAsking, setAsking] = useState(false);
   const store = (id: string, bin: string) => void shop.act('part-shelved', id, { bin });
   const homeless = waiting.filter(({ part, bin }) => part.isDataCleared && bin === null).length;
@@ -39,7 +41,7 @@ export function PutAway({
         </Caution>
       )}
       <Box as="ul">
-        {waiting.map(({ part, bin }) => {
+        {shown.map(({ part, bin }) => {
           const isChosen = part.id === chosen;
           const kind = kinds[`${part.modelId}/${part.partRef}`];
           return (
@@ -89,6 +91,7 @@ export function PutAway({
           );
         })}
       </Box>
+      <MoreRows {...more} />
       {isAsking && now && (
         <OtherBin
           part={now}

@@ -6,6 +6,7 @@ import type { Refusal } from '@/core/shared/outcome';
 import type { Rack } from '@/core/shelf/racks';
 import type { RacksView } from '@/services/shelf/readRacks';
 import { Button } from '@/ui/base/Button';
+import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
 import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import { Section } from '@/ui/base/Section';
@@ -17,6 +18,9 @@ import { RackPicture } from './RackPicture';
 
 /** What a new rack begins with. */
 const usual = { rows: 3, boxes: 5, room: 12, category: null, isInUse: true } as const;
+
+/** A picture of a rack is large: few are drawn at a time. */
+const rowsOfRacks = { atFirst: 8, step: 8 };
 
 /** Where parts lie: how full every box is, how long the room lasts, and the racks to be changed or added. */
 export function RacksScreen({ view }: { readonly view: RacksView }) {
@@ -30,11 +34,27 @@ export function RacksScreen({ view }: { readonly view: RacksView }) {
       router.refresh();
     });
   const refusalOf = (code: string) => <RefusalAlert refusal={refused?.code === code ? refused.refusal : null} />;
+  const { shown, ...more } = useGrowing(view.racks, undefined, rowsOfRacks);
+  // Where there are many racks it stands before them, within reach.
+  const newRack = (
+    <Section title={words.newRack({ code: view.next })} mt="26px">
+      <RackFields
+        key={view.next}
+        rack={{ code: view.next, ...usual }}
+        save={words.addRack({ code: view.next })}
+        isNew
+        isBusy={isBusy}
+        onSave={save}
+      />
+      {refusalOf(view.next)}
+    </Section>
+  );
   return (
     <Box p="20px 28px" maxW="1180px">
       <LeadPages />
       <Headline lead={sayPace(view)}>{words.roomFor({ left: view.left })}</Headline>
-      {view.racks.map((rack, at) => (
+      {more.left > 0 && newRack}
+      {shown.map((rack, at) => (
         <Section
           key={rack.code}
           title={words.rack({ code: rack.code })}
@@ -43,7 +63,7 @@ export function RacksScreen({ view }: { readonly view: RacksView }) {
               ? words.inRack({ count: rack.count, boxes: rack.bins.length, left: rack.left })
               : words.outOfUse({ count: rack.count })
           }
-          mt={at > 0 ? '26px' : '0'}
+          mt={at > 0 || more.left > 0 ? '26px' : '0'}
         >
           <Box display="flex" flexWrap="wrap" gap="0 28px" alignItems="center">
             <Box flex="0 1 auto" w={{ base: '100%', lg: 'auto' }} minW={{ lg: '396px' }} maxW="100%" pt="12px">
@@ -71,21 +91,11 @@ export function RacksScreen({ view }: { readonly view: RacksView }) {
           {refusalOf(rack.code)}
         </Section>
       ))}
-      <Section title={words.newRack({ code: view.next })} mt="26px">
-        <RackFields
-          key={view.next}
-          rack={{ code: view.next, ...usual }}
-          save={words.addRack({ code: view.next })}
-          isNew
-          isBusy={isBusy}
-          onSave={save}
-        />
-        {refusalOf(view.next)}
-      </Section>
+      <MoreRows {...more} />
+      {more.left === 0 && newRack}
     </Box>
   );
 }
-
 /** How long the room will last, as far as it can be said. */
 function sayPace({ left, pace: { stored, taken, days }, fullInDays: full, racks }: RacksView): string {
   if (left === 0) return words.addRackNow();

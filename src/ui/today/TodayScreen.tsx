@@ -8,6 +8,7 @@ import type { Role } from '@/core/people/roles';
 import { shopDay } from '@/core/shared/shopDay';
 import type { LastActor } from '@/data/flow/lastActors';
 import type { TodayView } from '@/services/today/readToday';
+import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Row } from '@/ui/base/Row';
@@ -43,6 +44,7 @@ export function TodayScreen({
 }: TodayView & { readonly role: Role }) {
   const minutes = jobs.reduce((sum, job) => sum + job.minutes, 0);
   const { chosen } = useChosen(jobs.map(({ id }) => id));
+  const { shown, ...more } = useGrowing(jobs, ({ id }) => id === chosen);
   return (
     <Box
       display="grid"
@@ -66,7 +68,7 @@ export function TodayScreen({
           </>
         )}
         <Box as="ul" aria-label={words.jobs()}>
-          {jobs.map((job, index) => (
+          {shown.map((job, index) => (
             <JobRow
               key={job.id}
               job={job}
@@ -77,6 +79,7 @@ export function TodayScreen({
             />
           ))}
         </Box>
+        <MoreRows {...more} />
       </Box>
       <Box>
         <Section title={words.parcelsInProgress()} note={words.unitsByOutcome()}>

@@ -2,6 +2,7 @@
 import { l, plural, select, type Text } from '@/words/runtime';
 import { list, money, number, tenths } from '@/words/format';
 
+export const partsOnTheirWay = () => l`Looking on the shelf for what fits.`;
 export const onlyPartsThatFitAre = () => l`Only parts that fit are offered, the most profitable first.`;
 export const noUnitsWaitingForParts = () => l`No units waiting for parts`;
 export const noUnitsToBuildWith = (d: { rows: number; ready: Text }) => l`${plural(d.rows, 0, { "0": l`No units`, "one": l`${number(d.rows)} unit`, "other": l`${number(d.rows)} units` })} to build, ${d.ready} with all parts`;

@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import type { SheetKind } from '@/core/teardown/sheet/runSheet';
 import type { SheetSummary } from '@/services/bench/readSheets';
+import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Row } from '@/ui/base/Row';
@@ -29,6 +30,7 @@ const words = {
 export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; readonly sheets: readonly SheetSummary[] }) {
   const router = useRouter();
   const { chosen, choose } = useChosen(sheets.map(({ unit }) => unit.id));
+  const { shown, ...more } = useGrowing(sheets, ({ unit }) => unit.id === chosen);
   const minutes = sheets.reduce((sum, { minutesLeft }) => sum + minutesLeft.likely, 0);
   const open = (sheet: SheetSummary | undefined) => sheet && router.push(`/bench/${sheet.unit.tag}`);
   useKey('Enter', '', () => open(sheets.find(({ unit }) => unit.id === chosen)));
@@ -46,7 +48,7 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
         </>
       )}
       <Box as="ul">
-        {sheets.map((sheet) => {
+        {shown.map((sheet) => {
           const isChosen = sheet.unit.id === chosen;
           return (
             <Row
@@ -101,6 +103,7 @@ export function SheetsScreen({ kind, sheets }: { readonly kind: SheetKind; reado
           );
         })}
       </Box>
+      <MoreRows {...more} />
     </Box>
   );
 }

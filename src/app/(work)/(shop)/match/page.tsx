@@ -9,5 +9,5 @@ export const metadata = { title: words.matchPluckyParcel() };
 export default async function MatchPage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
   await guardPage();
   const { unit } = await searchParams;
-  return <MatchScreen view={await readMatch(database(), new Date())} first={unit} />;
+  return <MatchScreen view={await readMatch(database(), new Date(), unit)} first={unit} />;
 }

@@ -1,0 +1,12 @@
+import { guardRoute } from '@/app/access';
+import { database } from '@/data/connection';
+import { readOffered } from '@/services/match/readMatch';
+
+interface Context {
+  readonly params: Promise<{ readonly tag: string }>;
+}
+
+/** Parts on the shelf that could go into a unit at Match; none where it is not there any more. */
+export const GET = guardRoute<Context>('viewer', async (_request, _person, { params }) =>
+  Response.json((await readOffered(database(), (await params).tag, new Date())) ?? []),
+);
