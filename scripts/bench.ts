@@ -20,6 +20,7 @@ import { say } from './support/say';
 import { benchFigures } from './support/benchFigures';
 import { receiveSixty, triageSixty } from './support/triageSixty';
 import { triageFigures } from './support/triageFigures';
+import { grownBench } from './support/grownBench';
 import { planFigures } from './support/planFigures';
 import { screens } from './support/screens';
 import { spreadOf, type Spread } from './support/spread';
@@ -171,6 +172,7 @@ async function main(): Promise<void> {
   const server = await startDatabase(home);
   try {
     await buildApplication();
+    if (process.argv.includes('grown')) return say((await grownBench(home)).join('\n'));
     await dropDatabase(home, databaseNames.demo);
     await withDatabase(home, databaseNames.demo, (db) => loadDemo(db, new Date()));
     const application = await startApplication(home, databaseNames.demo);

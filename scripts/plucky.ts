@@ -4,6 +4,7 @@ import { help } from './commands/help';
 import { person } from './commands/person';
 import { reset } from './commands/reset';
 import { restore } from './commands/restore';
+import { recount } from './commands/recount';
 import { takeShots } from './commands/shots';
 import { rules } from './commands/rules';
 import { start } from './commands/start';
@@ -20,6 +21,7 @@ const commands: Readonly<Record<string, (args: readonly string[]) => Promise<voi
   restore,
   person,
   rules,
+  recount,
   shots: takeShots,
   test,
   help,

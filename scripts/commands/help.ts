@@ -12,6 +12,7 @@ export async function help(): Promise<void> {
   ./plucky reset [demo]    empties your own shop (or the demo) after asking
   ./plucky backup FILE     writes your own shop to a file
   ./plucky restore FILE    replaces your own shop by a backup after asking
+  ./plucky recount         counts your own shop anew, whatever was counted before
   ./plucky test            installs what is missing and runs every check and test
   ./plucky shots           retakes docs/screenshots from the demo
   ./plucky help            this page

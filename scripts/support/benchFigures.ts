@@ -25,7 +25,7 @@ const pressAndWatch = (key: string): string => `new Promise((done) => {
 })`;
 
 /** Milliseconds from a key press to the frame in which the next operation stands. */
-async function painted(page: Page): Promise<readonly number[]> {
+export async function painted(page: Page): Promise<readonly number[]> {
   const values: number[] = [];
   while (values.length < presses) {
     for (const key of [' ', 'u']) {
@@ -38,12 +38,12 @@ async function painted(page: Page): Promise<readonly number[]> {
   return values;
 }
 
-interface Door {
+export interface Door {
   readonly url: string;
   readonly cookie: string;
 }
 
-async function post({ url, cookie }: Door, facts: readonly Fact[]): Promise<number> {
+export async function post({ url, cookie }: Door, facts: readonly Fact[]): Promise<number> {
   const response = await fetch(`${url}/api/facts`, {
     method: 'POST',
     headers: { cookie, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' },
@@ -54,7 +54,7 @@ async function post({ url, cookie }: Door, facts: readonly Fact[]): Promise<numb
 }
 
 /** A unit that takes as many facts as one likes: a note is kept, and changes nothing. */
-async function makeUnit(door: Door): Promise<string> {
+export async function makeUnit(door: Door): Promise<string> {
   const [parcelId, unitId] = [randomUUID(), randomUUID()];
   const at = new Date().toISOString();
   const about = { supplier: 'Load', pricePaidCents: 1, transportCents: 0, receivedOn: at.slice(0, 10) };
@@ -79,7 +79,7 @@ async function makeUnit(door: Door): Promise<string> {
   return unitId;
 }
 
-const note = (subjectId: string, expects: number): Fact => ({
+export const note = (subjectId: string, expects: number): Fact => ({
   id: randomUUID(),
   type: 'note-written',
   subjectId,

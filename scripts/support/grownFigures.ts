@@ -1,4 +1,7 @@
 import type { Knex } from 'knex';
+import { randomUUID } from 'node:crypto';
+import type { Fact } from '@/core/shop/facts';
+import { makeUnit, note, post, type Door } from './benchFigures';
 import { spreadOf, type Spread } from './spread';
 
 /** What one screen costs: milliseconds to its last byte, bytes and statements of the database. */
@@ -14,11 +17,7 @@ const warmUp = 3;
 const longestMs = 20_000;
 
 /** Asks for every screen many times, one after the other, with nobody else at work. */
-export async function screenFigures(
-  db: Knex,
-  door: { readonly url: string; readonly cookie: string },
-  paths: readonly string[],
-): Promise<readonly ScreenFigure[]> {
+export async function screenFigures(db: Knex, door: Door, paths: readonly string[]): Promise<readonly ScreenFigure[]> {
   const figures: ScreenFigure[] = [];
   for (const path of paths) {
     const times: number[] = [];
@@ -44,4 +43,96 @@ export async function screenFigures(
 async function questions(db: Knex): Promise<number> {
   const [rows] = (await db.raw(`show global status like 'Questions'`)) as [{ Value: string }[]];
   return Number(rows[0]?.Value);
+}
+
+/** How facts are taken in while so many benches send one after the other, and so many screens listen. */
+export interface FactFigure extends Spread {
+  readonly writers: number;
+  readonly followers: number;
+  readonly perSecond: number;
+}
+
+const loadMs = 8000;
+
+/**
+ * Sends facts from several benches at once for some seconds, each about a unit of its own and each after the answer to the one
+ * before. Followers hold the live stream open and read their screen again when it tells of something, once a second at most, as
+ * browsers do.
+ */
+export async function factFigure(
+  door: Door,
+  { writers, followers, screen }: { readonly writers: number; readonly followers: number; readonly screen: string },
+): Promise<FactFigure> {
+  const away = new AbortController();
+  const listening = Array.from({ length: followers }, () => follow(door, screen, away.signal));
+  const units = await Promise.all(Array.from({ length: writers }, () => makeUnit(door)));
+  const times: number[] = [];
+  const end = performance.now() + loadMs;
+  await Promise.all(
+    units.map(async (unitId) => {
+      for (let version = 1; performance.now() < end; version += 1) {
+        const since = performance.now();
+        const taken = await post(door, [note(unitId, version)]);
+        if (taken !== 1) throw new Error('bench: a fact was refused');
+        times.push(performance.now() - since);
+      }
+    }),
+  );
+  away.abort();
+  await Promise.all(listening);
+  return { writers, followers, perSecond: times.length / (loadMs / 1000), ...spreadOf(times) };
+}
+
+const leastGapMs = 1000;
+
+async function follow({ url, cookie }: Door, screen: string, away: AbortSignal): Promise<void> {
+  try {
+    const stream = await fetch(`${url}/api/live`, { headers: { cookie }, signal: away });
+    const reader = stream.body?.getReader();
+    let last = 0;
+    for (let got = await reader?.read(); got && !got.done; got = await reader?.read()) {
+      if (!new TextDecoder().decode(got.value).includes('event: news')) continue;
+      const wait = last + leastGapMs - performance.now();
+      if (wait > 0) await new Promise((done) => setTimeout(done, wait));
+      last = performance.now();
+      await (await fetch(`${url}${screen}`, { headers: { cookie, rsc: '1' }, signal: away })).arrayBuffer();
+    }
+  } catch (error) {
+    if (!away.aborted) throw error;
+  }
+}
+
+const manifestLines = 10_000;
+
+/** Seconds in which a list of ten thousand lines is looked at, and taken in. */
+export async function importFigure(door: Door): Promise<{ readonly previewS: number; readonly importS: number }> {
+  const parcelId = randomUUID();
+  const at = new Date().toISOString();
+  const about = { supplier: 'Load', pricePaidCents: 1, transportCents: 0, receivedOn: at.slice(0, 10) };
+  const payload = { code: `Large ${parcelId.slice(0, 8)}`, ...about };
+  await post(door, [
+    { id: randomUUID(), type: 'parcel-made', subjectId: parcelId, expects: null, at, payload } as Fact,
+  ]);
+  const rows = Array.from(
+    { length: manifestLines },
+    (_, at2) => `${at2 + 1},Oddkin,Lantern 5,L${parcelId.slice(0, 4)}${at2}`,
+  );
+  const file = new File([['line,maker,model,serial', ...rows].join('\n')], 'large.csv', { type: 'text/csv' });
+  const ask = async (path: string) => {
+    const form = new FormData();
+    form.set('file', file);
+    form.set('parcelId', parcelId);
+    form.set('factId', randomUUID());
+    form.set('expects', '1');
+    const since = performance.now();
+    const response = await fetch(`${door.url}/api/manifest/${path}`, {
+      method: 'POST',
+      headers: { cookie: door.cookie, 'sec-fetch-site': 'same-origin' },
+      body: form,
+    });
+    if (!response.ok) throw new Error(`bench: ${path} of a list answers ${response.status} ${await response.text()}`);
+    await response.arrayBuffer();
+    return (performance.now() - since) / 1000;
+  };
+  return { previewS: await ask('preview'), importS: await ask('import') };
 }

@@ -45,7 +45,13 @@ describe('talliesOf', () => {
 
   test('parts of a donor are sought when their fate is known: graded, broken, or lost on the way', () => {
     const freed = (partRef: string, state: 'sound' | 'broken-by-us') => ({ partId: partRef, partRef, state });
-    const part = { modelId: 'quay', interchange: 'c', place: 'shelf' as const, bin: null };
+    const part = {
+      modelId: 'quay',
+      category: 'housing' as const,
+      interchange: 'c',
+      place: 'shelf' as const,
+      bin: null,
+    };
     const of = ground({
       parts: [
         { ...part, id: 'lid', partRef: 'lid', grade: 'B' },

@@ -27,7 +27,7 @@ export interface TallyGround {
   readonly unit: Pick<Unit, 'parcelId' | 'lineNo' | 'modelId' | 'stage' | 'disposition' | 'tests' | 'marks'>;
   readonly parts: readonly Pick<
     Part,
-    'id' | 'partRef' | 'modelId' | 'interchange' | 'grade' | 'place' | 'bin' | 'carries'
+    'id' | 'partRef' | 'modelId' | 'category' | 'interchange' | 'grade' | 'place' | 'bin' | 'carries'
   >[];
   /** Its facts of those types that were not taken back, in their order. */
   readonly facts: readonly TalliedFact[];
@@ -92,11 +92,11 @@ function addUnit(sheet: TallySheet, { unit }: TallyGround): void {
 }
 
 function addParts(sheet: TallySheet, { parts }: TallyGround): void {
-  for (const { interchange, grade, place, bin, modelId, carries = [] } of parts) {
+  for (const { interchange, category, grade, place, bin, modelId, carries = [] } of parts) {
     sheet.add({ kind: 'place', about: place });
     if (bin !== null) sheet.add({ kind: 'bin', about: bin, more: [interchange, grade ?? ''].join(' ') });
     if (place !== 'shelf' || grade === null) continue;
-    sheet.add({ kind: 'stock', about: interchange, more: grade });
+    sheet.add({ kind: 'stock', about: interchange, more: [grade, category].join(' ') });
     if (carries.length > 0)
       sheet.add({ kind: 'whole', about: interchange, more: fitting([grade, modelId, ...carries]).join(' ') });
   }

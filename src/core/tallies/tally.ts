@@ -21,7 +21,7 @@ export const tallyKinds = [
   'lined',
   /** Parts by place. */
   'place',
-  /** Parts on the shelf by class and grade; parts that lie in a bin by bin, class and grade. */
+  /** Parts on the shelf by class, and grade with category; parts that lie in a bin by bin, class and grade. */
   'stock',
   'bin',
   /** Assemblies on the shelf with parts of their transfer list on them, by class and grade, and model with those parts. */

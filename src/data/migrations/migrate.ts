@@ -187,6 +187,7 @@ const migrations: readonly Migration[] = [
   { name: '075_words_of_units', up: tables.wordsOfUnits },
   { name: '076_keys_of_facts', up: tables.keysOfFacts },
   { name: '077_serials_of_lines', up: tables.serialsOfLines },
+  { name: '078_positions_of_parts', up: tables.positionsOfParts },
 ];
 
 const source: Knex.MigrationSource<Migration> = {

@@ -131,6 +131,10 @@ export const keysOfFacts = (db: Knex) =>
 
 export const serialsOfLines = (db: Knex) => db.raw('alter table parcel_lines add index parcel_lines_serials (serial)');
 
+/** Which parts a stretch of the log is about. */
+export const positionsOfParts = (db: Knex) =>
+  db.raw('alter table fact_parts add index fact_parts_positions (position)');
+
 /** Rows of boxes, each box a bin: `A01` and on. */
 export const racks = (schema: Knex.SchemaBuilder) =>
   schema.createTable('racks', (table) => {

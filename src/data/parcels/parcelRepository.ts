@@ -65,12 +65,20 @@ export async function expectedLines(db: Knex): Promise<number> {
   return Number(row?.n ?? 0);
 }
 
-/** Serials of units that are in the shop, to ask about when a manifest names one again. */
-export async function serialsInShop(db: Knex): Promise<ReadonlySet<string>> {
-  const rows = (await db('units').whereNotNull('serial').whereNot('stage', 'sent').select('serial')) as {
-    serial: string;
-  }[];
-  return new Set(rows.map(({ serial }) => serial));
+const serialsAtOnce = 1000;
+
+/** Which of some serials are those of units in the shop: to ask about when a manifest names one again. */
+export async function serialsInShop(db: Knex, asked: readonly string[]): Promise<ReadonlySet<string>> {
+  const serials = [...new Set(asked)];
+  const found = new Set<string>();
+  for (let from = 0; from < serials.length; from += serialsAtOnce) {
+    const rows = (await db('units')
+      .whereIn('serial', serials.slice(from, from + serialsAtOnce))
+      .whereNot('stage', 'sent')
+      .select('serial')) as { serial: string }[];
+    for (const { serial } of rows) found.add(serial);
+  }
+  return found;
 }
 
 /** The manifest lines of some units, by unit id. */

@@ -6,6 +6,7 @@ const part = (given: Partial<TalliedPart>): TalliedPart => ({
   id: 'p',
   partRef: 'display',
   modelId: 'oddkin-lantern-5',
+  category: 'display',
   interchange: 'lantern-5-display',
   grade: 'B',
   place: 'shelf',

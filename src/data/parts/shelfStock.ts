@@ -8,7 +8,7 @@ export function shelfStock({ stock, whole }: Tallies<'stock' | 'whole'>): Readon
   const wholeOf = grouped(whole, ({ about }) => about);
   return Object.fromEntries(
     [...grouped(stock, ({ about }) => about)].map(([interchange, own]) => {
-      const grade = own.map(({ more }) => more).sort()[0] as SaleGrade;
+      const grade = own.map(({ more }) => more.slice(0, 1)).sort()[0] as SaleGrade;
       const [best] = (wholeOf.get(interchange) ?? [])
         .map(({ more }) => more.split(' '))
         .filter(([of]) => of === grade)

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/entities/entities';
+import type { Tallies } from '@/data/tallies/readTallies';
 import type { FactRow } from '@/data/rows';
 
 /** The number of a tag that was given. */
@@ -70,14 +71,16 @@ export interface StockOut {
 }
 
 /** What lies on the shelf, by interchange class and grade. */
-export async function stockOut(db: Knex): Promise<readonly StockOut[]> {
-  return (await db('parts')
-    .where({ place: 'shelf' })
-    .groupBy('interchange', 'category', 'grade')
-    .orderBy(['interchange', 'grade'])
-    .select('interchange', 'category', 'grade')
-    .count({ count: '*' })) as StockOut[];
-}
+export const stockOut = ({ stock }: Tallies<'stock'>): readonly StockOut[] =>
+  stock
+    .map(({ about, more, count }) => {
+      const [grade = '', category = ''] = more.split(' ');
+      return { interchange: about, category, grade, count };
+    })
+    .sort(
+      (a, b) =>
+        (a.interchange < b.interchange ? -1 : Number(a.interchange > b.interchange)) || (a.grade < b.grade ? -1 : 1),
+    );
 
 export interface FactOut {
   readonly position: number;

@@ -69,6 +69,19 @@ async function countNext(trx: Knex, state: TalliedRow, now: Date): Promise<boole
   return true;
 }
 
+/** Whether a recount is under way, or the last began so long ago. */
+export async function recountDue(db: Knex, now: Date, everyMs: number): Promise<boolean> {
+  const { generation, next_to: nextTo, begun_at: begunAt } = await stateOf(db);
+  if (generation === 0) return false;
+  return nextTo !== null || begunAt === null || now.getTime() - begunAt.getTime() > everyMs;
+}
+
+/** How many counts were found to be wrong and put right so far, and when the last was; null while none ever was. */
+export async function mendedCounts(db: Knex): Promise<{ readonly count: number; readonly at: Date } | null> {
+  const { mended, mended_at: at } = await stateOf(db);
+  return at === null ? null : { count: mended, at };
+}
+
 /** How many tallies are other than those of the next generation. */
 async function differences(trx: Knex, generation: number): Promise<number> {
   const missing = (one: number, other: number) =>

@@ -13,7 +13,7 @@ import { RandomHistory } from '../../../tests/support/randomHistory';
 import { shippedModels } from '../../../tests/support/models';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
 import type { TalliedRow } from '@/data/rows';
-import { catchUp, recount } from './catchUp';
+import { catchUp, mendedCounts, recount, recountDue } from './catchUp';
 import { readTallies } from './readTallies';
 
 let scratch: Scratch;
@@ -52,7 +52,8 @@ const byHand: Readonly<Record<Exclude<TallyKind, 'whole'>, string>> = {
   'parcel-stage': `select '', parcel_id, stage, '', count(*), 0 from units group by parcel_id, stage`,
   lined: `select '', parcel_id, '', '', count(*), 0 from units where line_no is not null group by parcel_id`,
   place: `select '', '', place, '', count(*), 0 from parts group by place`,
-  stock: `select '', '', interchange, grade, count(*), 0 from parts where place = 'shelf' group by interchange, grade`,
+  stock: `select '', '', interchange, concat(grade, ' ', category), count(*), 0 from parts where place = 'shelf'
+    group by interchange, grade, category`,
   bin: `select '', '', bin, concat(interchange, ' ', coalesce(grade, '')), count(*), 0 from parts where bin is not null
     group by bin, interchange, grade`,
   tested: `select '', u.parcel_id, k.test, '', count(*), sum(json_value(u.tests, concat('$."', k.test, '"')) = 'sound')
@@ -195,6 +196,10 @@ describe('tallies', () => {
     expect(await kept()).not.toEqual(right);
     await recountAll();
     expect(await state()).toMatchObject({ mended: 1, mended_at: now, generation: generation + 1 });
+    expect(await mendedCounts(scratch.db)).toEqual({ count: 1, at: now });
+    const day = 24 * 3600 * 1000;
+    expect(await recountDue(scratch.db, now, day)).toBe(false);
+    expect(await recountDue(scratch.db, new Date(now.getTime() + day + 1), day)).toBe(true);
     expect(await kept()).toEqual(right);
     for (let isDone = false; !isDone; isDone = await recount(scratch.db, now)) await goOn(1);
     expect(await state()).toMatchObject({ mended: 1, next_to: null });

@@ -14,10 +14,21 @@ export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promis
     >,
     db('parts')
       .whereIn('unit_id', [...unitIds])
-      .select('id', 'unit_id', 'part_ref', 'model_id', 'interchange', 'grade', 'place', 'bin', 'carries') as Promise<
+      .select(
+        'id',
+        'unit_id',
+        'part_ref',
+        'model_id',
+        'category',
+        'interchange',
+        'grade',
+        'place',
+        'bin',
+        'carries',
+      ) as Promise<
       Pick<
         PartRow,
-        'id' | 'unit_id' | 'part_ref' | 'model_id' | 'interchange' | 'grade' | 'place' | 'bin' | 'carries'
+        'id' | 'unit_id' | 'part_ref' | 'model_id' | 'category' | 'interchange' | 'grade' | 'place' | 'bin' | 'carries'
       >[]
     >,
     standingFacts(db)

@@ -10,7 +10,7 @@ import { currentRules } from '@/data/rules/houseRulesRepository';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { priceBook } from '@/data/prices/priceBook';
 import { knowledgeGround } from '@/data/triage/knowledgeGround';
-import { proposedLately } from './proposedLately';
+import { proposedLately } from '@/data/triage/proposedLately';
 import { unitsAt } from '@/data/units/unitRepository';
 
 /** A unit that waits for the bench, or lies on it. */

@@ -37,6 +37,8 @@ export async function previewManifest(
   const parcel = about.parcelId ? await findParcel(db, about.parcelId) : undefined;
   const remembered = parcel && !about.mapping ? await mappingOf(db, parcel.supplier) : undefined;
   const mapping = about.mapping ?? (remembered && fitsFile(remembered, head) ? remembered.mapping : findColumns(head));
-  const read = readManifest(rows, await serialsInShop(db), mapping);
+  const { serial } = mapping.columns;
+  const serials = serial === undefined ? [] : rows.map((cells) => (cells[serial] ?? '').trim().toUpperCase());
+  const read = readManifest(rows, await serialsInShop(db, serials.filter(Boolean)), mapping);
   return { ok: true, value: { encoding, separator, head, sample: rows.slice(1, 1 + sampleRows), mapping, read } };
 }

@@ -67,7 +67,7 @@ function kindsFor(
   );
   const isWanted = ({ about }: { readonly about: string }) => classes.has(about);
   return [
-    ...stock.filter(isWanted).map(({ about, more }) => ({ interchange: about, grade: more })),
+    ...stock.filter(isWanted).map(({ about, more }) => ({ interchange: about, grade: more.slice(0, 1) })),
     ...whole.filter(isWanted).map(({ about, more }) => {
       const [grade = '', modelId = '', ...carries] = more.split(' ');
       return { interchange: about, grade, whole: { modelId, carries } };

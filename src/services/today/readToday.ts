@@ -43,20 +43,19 @@ const working: readonly UnitStage[] = ['teardown', 'match', 'rebuild', 'prove', 
 
 /** What needs somebody now, what is going on in the parcels, and what happened last. */
 export async function readToday(db: Knex, personId: string, now: Date): Promise<TodayView> {
-  const [units, models, tallies, passed, parcels, facts, soFar, person, rules] = await Promise.all([
+  const [units, models, tallies, passed, parcels, facts, person, rules] = await Promise.all([
     unitsAt(db, working),
     newestModels(db),
     readTallies(db, ['stage', 'place', 'lined', 'parcel-stage', 'stock', 'whole']),
     passedStages(db, new Date(now.getTime() - latelyDays * 24 * 3600 * 1000)),
     listParcels(db),
     latestFacts(db, 8),
-    shopSoFar(db),
     findPerson(db, personId),
     currentRules(db),
   ]);
   const waiting = await waitingAtStages(db, tallies);
   const counts = stageCounts(tallies);
-  const guide = firstHour(soFar);
+  const guide = firstHour(await shopSoFar(db, tallies));
   const isOver = person?.put_away.includes('first-hour') || guide.every(({ isDone }) => isDone);
   const jobs = planToday({ units: units as readonly Unit[], models, waiting, shelf: shelfStock(tallies) });
   return {

@@ -8,6 +8,8 @@ import { partKinds } from '@/data/models/partKinds';
 import { defectCounts, type DefectCount } from '@/data/yields/defectCounts';
 import { finishedPerDay, type DayCount } from '@/data/yields/finishedPerDay';
 import { readTallies } from '@/data/tallies/readTallies';
+import { shopDay } from '@/core/shared/shopDay';
+import { mendedCounts } from '@/data/tallies/catchUp';
 import { learntNow, type ShopLearnt } from '@/data/triage/learntNow';
 import { remembered } from '@/core/shared/remembered';
 
@@ -20,6 +22,8 @@ export interface YieldsView {
   readonly defects: readonly ParetoBar<DefectCount & { readonly partName: string }>[];
   readonly days: readonly DayCount[];
   readonly headline: Message<'yields'>;
+  /** Counts that were found to be wrong of late and were put right, with the shop's day. */
+  readonly mended: { readonly count: number; readonly day: string } | null;
 }
 
 const chartDays = 30;
@@ -29,11 +33,12 @@ const yieldsOf = remembered(({ counts, learnt }: ShopLearnt) => harvestYields(co
 export async function readYields(db: Knex, now: Date): Promise<YieldsView> {
   const since = new Date(now.getTime() - chartDays * 24 * 3600 * 1000);
   const { shop } = await currentRules(db);
-  const [known, tallies, days, kinds] = await Promise.all([
+  const [known, tallies, days, kinds, mended] = await Promise.all([
     learntNow(db, now),
     readTallies(db, ['defect']),
     finishedPerDay(db, since, shop.timeZone),
     partKinds(db, now),
+    mendedCounts(db),
   ]);
   const nameOf = (modelId: string, partRef: string) => {
     const kind = kinds[`${modelId}/${partRef}`];
@@ -49,5 +54,12 @@ export async function readYields(db: Knex, now: Date): Promise<YieldsView> {
       count: defect.count,
     })),
   );
-  return { yields, defects: causes, days, headline: sayChange(yields) };
+  const isLately = mended !== null && mended.at >= since;
+  return {
+    yields,
+    defects: causes,
+    days,
+    headline: sayChange(yields),
+    mended: isLately ? { count: mended.count, day: shopDay(mended.at.getTime(), shop.timeZone) } : null,
+  };
 }

@@ -11,11 +11,12 @@ import { DefectChart } from './DefectChart';
 import { HarvestChart } from './HarvestChart';
 import { YieldTable } from './YieldTable';
 import * as words from '@/words/catalogue/yield';
+import { shortDay } from '@/words/format';
 import { defectNames } from '@/words/say/names';
 
 /** Where do we lose parts, and to what? Counted from the log; nothing here was typed in. */
 export function YieldScreen({ view }: { readonly view: YieldsView }) {
-  const { yields, defects, days, headline } = view;
+  const { yields, defects, days, headline, mended } = view;
   const first = defects[0];
   const half = defects.findIndex(({ cumulativeShare }) => cumulativeShare >= 0.5) + 1;
   return (
@@ -41,6 +42,11 @@ export function YieldScreen({ view }: { readonly view: YieldsView }) {
       >
         {sayYields(headline)}
       </Headline>
+      {mended && (
+        <Box textStyle="note" color="inkMuted" mb="14px">
+          {words.countsWereWrong({ count: mended.count, day: shortDay(mended.day) })}
+        </Box>
+      )}
       <Box display="grid" gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '1.15fr 1fr' }} gap="36px">
         <Section title={words.goodPartsPer100Sought()} note={words.dotToExpectBar95()}>
           {yields.length === 0 ? (

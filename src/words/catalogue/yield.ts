@@ -2,6 +2,7 @@
 import { l, plural, type Text } from '@/words/runtime';
 import { day, list, number } from '@/words/format';
 
+export const countsWereWrong = (d: { count: number; day: Text }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} count was`, "other": l`${number(d.count)} counts were` })} found wrong on ${d.day} and counted anew. The log was whole; what stands here is right.`;
 export const unitsFinished = (d: { days: readonly string[] }) => l`Units finished: ${list(d.days)}`;
 export const defects = (d: { says: readonly string[] }) => l`Defects: ${list(d.says)}`;
 export const harvestYieldPartsTableBelow = (d: { rows: Text }) => l`Harvest yield of ${d.rows} parts; the table below has the figures`;

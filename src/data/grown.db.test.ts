@@ -1,0 +1,280 @@
+import type { Knex } from 'knex';
+import { randomUUID } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Fact, FactType, Payloads } from '@/core/shop/facts';
+import type { Person } from '@/core/people/roles';
+import type { PartRow, UnitRow } from '@/data/rows';
+import { readApart } from '@/services/apart/readApart';
+import { readBench } from '@/services/bench/readBench';
+import { readMeanwhile } from '@/services/bench/readMeanwhile';
+import { readRunSheet } from '@/services/bench/readRunSheet';
+import { readSheets } from '@/services/bench/readSheets';
+import { readTimers } from '@/services/bench/readTimers';
+import { readContacts } from '@/services/contacts/readContacts';
+import { findSerial } from '@/services/dock/findSerial';
+import { previewManifest } from '@/services/dock/previewManifest';
+import { readClaim } from '@/services/dock/readClaim';
+import { readDock } from '@/services/dock/readDock';
+import { readForecastGround } from '@/services/dock/readForecastGround';
+import { exportFacts } from '@/services/facts/exportFacts';
+import { recordFact } from '@/services/facts/recordFact';
+import { findAll } from '@/services/find/findAll';
+import { readGrade } from '@/services/grade/readGrade';
+import { readHistory } from '@/services/history/readHistory';
+import { readLabel } from '@/services/labels/readLabel';
+import { readPrinter } from '@/services/labels/readPrinter';
+import { readLine } from '@/services/line/readLine';
+import { readMatch, readOffered } from '@/services/match/readMatch';
+import { correctDoer } from '@/services/people/correctDoer';
+import { readPlanner } from '@/services/plans/readPlanner';
+import { readPricesPreview } from '@/services/prices/readPricesPreview';
+import { readProve } from '@/services/prove/readProve';
+import { readRulesPreview } from '@/services/rules/readRulesPreview';
+import { openShipment } from '@/services/send/openShipment';
+import { readPackingList } from '@/services/send/readPackingList';
+import { readSend } from '@/services/send/readSend';
+import { readBin } from '@/services/shelf/readBin';
+import { readRacks } from '@/services/shelf/readRacks';
+import { readShelf } from '@/services/shelf/readShelf';
+import { readThing } from '@/services/things/readThing';
+import { readToday } from '@/services/today/readToday';
+import { readScore } from '@/services/triage/readScore';
+import { readTriage } from '@/services/triage/readTriage';
+import { takeInHand } from '@/services/triage/takeInHand';
+import { readYields } from '@/services/yields/readYields';
+import { growShop } from '../../scripts/support/grownShop';
+import { loadDemo } from '../../scripts/demo/loadDemo';
+import { FunctionsRun } from '../../tests/support/functionsRun';
+import { scratchDatabase, somebody, type Scratch } from '../../tests/support/scratch';
+import { markPrinted } from './labels/labelJobs';
+import { lockPartsFreedFrom } from './parts/partRepository';
+import { findPhoto, insertPhoto } from './units/photos';
+import { currentRules } from './rules/houseRulesRepository';
+import { factsOut, partsOut, stockOut, unitsOut } from './reading/readOut';
+import { readTallies } from './tallies/readTallies';
+import { newsBetween } from './facts/newsBetween';
+import { recount } from './tallies/catchUp';
+
+/** Tables that grow with the work of a shop. */
+const growing = ['facts', 'fact_parts', 'units', 'parts', 'parcel_lines', 'unit_tallies', 'label_jobs', 'unit_photos'];
+
+/** Queries that may read a growing table from end to end, by what is in them, each with its reason. */
+const allowed: readonly (readonly [part: string, because: string])[] = [
+  [
+    'words like',
+    'a word may stand anywhere in a tag, serial or name: an index that holds these and what is sorted by is read',
+  ],
+  ['and tag like', 'figures may stand anywhere in a tag: an index that holds it is read'],
+  ['where `id` in (', 'the records of a thousand units are asked for by key, which is half of this small shop'],
+  [
+    'from `parts` where `place` in (?)',
+    'other limits regrade the whole shelf: what would change is asked for by a lead',
+  ],
+];
+
+/** Functions that are not run here, each with its reason. */
+const notRun: Readonly<Record<string, string>> = {};
+
+let scratch: Scratch;
+let lead: Person;
+const now = new Date('2026-11-28T12:00:00Z');
+const asked = new Map<string, { readonly sql: string; readonly bindings: readonly unknown[] }>();
+const run = new FunctionsRun();
+
+beforeAll(async () => {
+  scratch = await scratchDatabase();
+  await loadDemo(scratch.db, now);
+  await growShop(scratch.db, 100_000);
+  lead = await somebody(scratch.db, 'Grown R.', 'lead');
+  await run.begin();
+  scratch.db.on('query', ({ sql, bindings }: { sql: string; bindings?: readonly unknown[] }) => {
+    asked.set(shapeOf(sql), { sql, bindings: bindings ?? [] });
+  });
+}, 300_000);
+afterAll(async () => {
+  await run.end();
+  await scratch.drop();
+});
+
+/** Lists of other lengths are the same query. */
+const shapeOf = (sql: string): string => sql.replace(/\((\?, )+\?\)/g, '(…)').replace(/(\(…\), )+/g, '');
+
+const say = <T extends FactType>(type: T, subjectId: string, payload: Payloads[T], expects: number | null) =>
+  recordFact(
+    scratch.db,
+    lead,
+    { id: randomUUID(), type, subjectId, expects, at: now.toISOString(), payload } as unknown as Fact,
+    now,
+  );
+
+/** Everything that the screens, the papers and the exports ask for, and facts of every kind of thing. */
+async function askEverything(db: Knex): Promise<void> {
+  const at = async (stage: UnitRow['stage']) =>
+    (await db('units').where({ stage }).orderBy('tag_no').first()) as UnitRow;
+  const [triage, teardown, match, rebuild, sent] = await Promise.all(
+    (['triage', 'teardown', 'match', 'rebuild', 'sent'] as const).map(at),
+  );
+  const part = (await db('parts').where({ place: 'shelf' }).orderBy('tag_no').first()) as Pick<
+    PartRow,
+    'id' | 'tag'
+  > & {
+    bin: string;
+  };
+  const rules = await currentRules(db);
+  if (!triage || !teardown || !match || !rebuild || !sent) throw new Error('the grown shop lacks a stage');
+  await readToday(db, lead.id, now);
+  await readLine(db, now, 'bench-1');
+  await readDock(db, triage.parcel_id);
+  await findSerial(db, 'OD200037', triage.parcel_id);
+  await previewManifest(db, Buffer.from('line,maker,model,serial\n1,Oddkin,Lantern 5,OD200037\n'));
+  await readClaim(db, triage.parcel_id);
+  await readForecastGround(db, triage.parcel_id, now);
+  await readTriage(db, lead.id, now);
+  await readScore(db, now);
+  await readApart(db);
+  await readSheets(db, 'teardown', now);
+  await readBench(db, teardown.tag, lead.id, now);
+  await readBench(db, rebuild.tag, lead.id, now);
+  await readRunSheet(db, teardown.tag);
+  await readMeanwhile(db, teardown.tag, now);
+  await readTimers(db);
+  await readGrade(db, now, part.tag);
+  for (const words of ['', 'lantern b', 'zzz']) await readShelf(db, words, 0, now);
+  await readShelf(db, '', 40, now);
+  await readRacks(db, now);
+  await readBin(db, part.bin);
+  await readMatch(db, now, match.tag);
+  await readOffered(db, match.tag, now);
+  await readProve(db, now);
+  await readSend(db, now);
+  await openShipment(db);
+  await readPackingList(db, sent.shipment ?? '');
+  await readYields(db, now);
+  for (const text of ['lantern', 'lantern b battery', '20418', 'OD200037', 'U-0701', 'AB12', 'S-0012', 'Imke'])
+    await findAll(db, text, 40);
+  await readThing(db, sent.tag, now);
+  await readThing(db, part.tag, now);
+  await readThing(db, sent.shipment ?? '', now);
+  const facts = (await db('facts').orderBy('position', 'desc').limit(3)) as { id: string; person_id: string }[];
+  const filters = [
+    {},
+    { personId: facts[0]?.person_id },
+    { bench: 'bench-1' },
+    { kind: 'bench' },
+    { day: '2025-11-05' },
+    { unitId: sent.id },
+    { partId: part.id },
+    { before: 50_000 },
+  ] as Parameters<typeof readHistory>[1][];
+  for (const filter of filters) await readHistory(db, filter, now);
+  const lines = exportFacts(db, { day: '2025-11-05' });
+  await lines.next();
+  await lines.next();
+  await lines.return(undefined);
+  await readContacts(db);
+  await readPrinter(db);
+  await readLabel(db, part.tag, now);
+  await readPlanner(db, 'oddkin-lantern-5', now);
+  await readRulesPreview(db, rules, now);
+  await readPricesPreview(
+    db,
+    {
+      modelId: 'oddkin-lantern-5',
+      fromDay: '2026-11-28',
+      prices: [{ partRef: null, cents: { A: 20_000, B: 15_000, C: 9000, D: 4000 } }],
+    },
+    now,
+  );
+  await unitsOut(db, 'U-10000', 50);
+  await partsOut(db, 'P-100000', 50);
+  await factsOut(db, 50_000, 50);
+  stockOut(await readTallies(db, ['stock']));
+  await newsBetween(db, 99_990, 100_000);
+  const parcel = randomUUID();
+  const unit = randomUUID();
+  const about = { supplier: 'Ferry', pricePaidCents: 1, transportCents: 0, receivedOn: '2026-11-28' };
+  await say('parcel-made', parcel, { code: 'One more', ...about }, null);
+  await say(
+    'lines-expected',
+    parcel,
+    { fileName: 'a.csv', lines: [{ lineNo: 1, maker: 'Oddkin', model: 'Lantern 5', serial: 'Q1', note: '' }] },
+    1,
+  );
+  await say('unit-tagged', unit, { parcelId: parcel, lineNo: 1 }, null);
+  const identity = { modelId: 'oddkin-lantern-5', modelVersion: 1, revision: 'a', configuration: 'standard' };
+  await say('unit-identified', unit, { ...identity, variant: 'grey-64', serial: 'Q1' }, 1);
+  await say('note-written', unit, { stepId: null, text: 'late' }, 9);
+  await say('undone', unit, { factId: facts[0]?.id ?? '' }, null);
+  const own = (await db('facts').where({ subject_id: unit }).orderBy('position', 'desc').first()) as { id: string };
+  await correctDoer(db, own.id, lead.id, { at: now, by: lead.id });
+  await readLine(db, now, 'bench-1');
+  await recount(db, now);
+  await recount(db, now);
+  await takeInHand(db, triage.id, lead, now);
+  await markPrinted(db, [1, 2], now);
+  const photo = { id: randomUUID(), unit_id: triage.id, jpeg: Buffer.from('x'), taken_by: lead.id, taken_at: now };
+  await insertPhoto(db, photo);
+  await findPhoto(db, triage.id, photo.id);
+  await db.transaction(async (trx) => void (await lockPartsFreedFrom(trx, sent.id)));
+}
+
+interface Step {
+  readonly table: string | null;
+  readonly type: string | null;
+  readonly key: string | null;
+  readonly rows: number | null;
+}
+
+/** Steps of a query that read a table that grows from end to end. */
+async function fullScans(sql: string, bindings: readonly unknown[]): Promise<readonly string[]> {
+  const names = new Map<string, string>();
+  for (const [, table = '', , alias] of sql.matchAll(/(?:from|join|update)\s+`?(\w+)`?(\s+(?:as\s+)?`?(\w+)`?)?/gi)) {
+    names.set(table, table);
+    if (alias) names.set(alias, table);
+  }
+  const [steps] = (await scratch.db.raw(`explain ${sql}`, bindings as never)) as [Step[]];
+  return steps.flatMap(({ table, type, key, rows }) => {
+    const name = names.get(table ?? '') ?? '';
+    return growing.includes(name) && (type === 'ALL' || type === 'index') && (rows ?? 0) > 500
+      ? [`${name} (${type} ${key ?? ''}, ${rows} rows)`]
+      : [];
+  });
+}
+
+describe('a shop of a hundred thousand facts', () => {
+  test('no query reads a table that grows from end to end, unless its reason is known', async () => {
+    await askEverything(scratch.db);
+    scratch.db.removeAllListeners('query');
+    const found: string[] = [];
+    let explained = 0;
+    for (const { sql, bindings } of asked.values()) {
+      if (!/^\s*(select|with|update|delete|\()/i.test(sql)) continue;
+      explained += 1;
+      const scans = await fullScans(sql, bindings);
+      if (scans.length > 0 && !allowed.some(([part]) => sql.includes(part)))
+        found.push(`${scans.join(', ')}: ${sql.slice(0, 400)}`);
+    }
+    expect(found).toEqual([]);
+    expect(explained).toBeGreaterThan(80);
+    for (const [part] of allowed) expect([...asked.values()].some(({ sql }) => sql.includes(part))).toBe(true);
+  }, 300_000);
+
+  test('every function that asks such a table was run', async () => {
+    const ran = await run.ran();
+    const missing: string[] = [];
+    for (const file of readdirSync(__dirname, { recursive: true, encoding: 'utf8' })) {
+      if (!file.endsWith('.ts') || file.endsWith('.test.ts') || file.startsWith('migrations')) continue;
+      const path = join(__dirname, file);
+      const source = readFileSync(path, 'utf8');
+      const parts = source.split(/^(?=export |(?:async )?function |const )/m);
+      for (const part of parts) {
+        const name = /^(?:export )?(?:async )?(?:function\*? |const )(\w+)/.exec(part)?.[1];
+        const asks =
+          growing.some((table) => new RegExp(`['"\`\\s]${table}['"\`\\s)]`).test(part)) && /\b(db|trx)\b/.test(part);
+        if (name && asks && !ran.get(path)?.has(name) && notRun[name] === undefined) missing.push(`${file} ${name}`);
+      }
+    }
+    expect(missing).toEqual([]);
+  });
+});
