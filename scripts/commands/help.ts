@@ -18,5 +18,6 @@ export async function help(): Promise<void> {
   ./plucky help            this page
 
   PLUCKY_PORT   first port to try (4310)        PLUCKY_HOST   address to listen on (127.0.0.1)
+  PLUCKY_WORKERS   server processes (one for each core, up to 4)
   PLUCKY_HOME   folder for database and logs (.plucky/main)`);
 }

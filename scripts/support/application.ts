@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { openSync } from 'node:fs';
+import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { projectRoot, sessionSecret, type Home } from './home';
@@ -14,6 +15,20 @@ export interface RunningApplication {
 
 const usualPort = 4310;
 
+/** As many server processes as `PLUCKY_WORKERS` says, else one for each core, up to four: more would only take memory. */
+export function workersWanted(env = process.env.PLUCKY_WORKERS, cores = cpus().length): number {
+  const asked = Number(env);
+  return Number.isInteger(asked) && asked >= 1 ? Math.min(asked, mostWorkers) : Math.min(cores, usualWorkers);
+}
+const usualWorkers = 4;
+const mostWorkers = 32;
+
+/** One process is the server itself; several stand behind one that hands out what comes to the port. */
+const serverOf = (workers: number): readonly string[] =>
+  workers === 1
+    ? [join('node_modules', 'next', 'dist', 'bin', 'next')]
+    : [join('scripts', 'support', 'workers.cjs'), String(workers)];
+
 /** Starts the built application on one database of a home and waits until it answers. */
 export async function startApplication(home: Home, databaseName: string): Promise<RunningApplication> {
   const host = process.env.PLUCKY_HOST ?? '127.0.0.1';
@@ -21,7 +36,7 @@ export async function startApplication(home: Home, databaseName: string): Promis
   const log = join(home.logDir, 'application.log');
   const child = spawn(
     process.execPath,
-    [join('node_modules', 'next', 'dist', 'bin', 'next'), 'start', '--hostname', host, '--port', String(port)],
+    [...serverOf(workersWanted()), 'start', '--hostname', host, '--port', String(port)],
     {
       cwd: projectRoot,
       env: {

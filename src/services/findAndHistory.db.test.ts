@@ -167,6 +167,10 @@ describe('the history', () => {
       own.forEach(({ type }, at) => {
         if (type === 'wait-begun') expect(news?.[at]?.turnsTimer).toBe(true);
         if (type === 'part-graded') expect(news?.[at]?.turnsTimer).toBe(false);
+        if (type === 'part-graded') expect(news?.[at]?.at).toContain('grade');
+        if (type === 'unit-decided') expect(news?.[at]?.at).toContain('triage');
+        if (type === 'parcel-made') expect(news?.[at]?.at).toEqual(['dock']);
+        if (type === 'unit-sent') expect(news?.[at]?.at).toEqual(['send', 'sent']);
       });
       waits += news?.filter(({ turnsTimer }) => turnsTimer).length ?? 0;
       parts += news?.filter(({ isOfPart }) => isOfPart).length ?? 0;

@@ -4,6 +4,7 @@ const fact = (more: Partial<NewsFact> = {}): NewsFact => ({
   unit: 'U-0002',
   isOfPart: false,
   turnsTimer: false,
+  at: ['teardown'],
   ...more,
 });
 
@@ -25,7 +26,21 @@ describe('whether news concerns a screen', () => {
     expect(concerns('/bench/U-0001', [])).toBe(false);
   });
 
-  test('every other screen shows what waits at the stages', () => {
-    for (const path of ['/', '/triage', '/bench', '/t/U-0001', '/models']) expect(concerns(path, [fact()])).toBe(true);
+  test('a screen of the line is concerned by what lies there, came there or left', () => {
+    const moved = fact({ at: ['triage', 'match'] });
+    for (const path of ['/triage', '/match']) expect(concerns(path, [fact(), moved])).toBe(true);
+    for (const path of ['/rebuild', '/grade', '/shelf', '/shelf/racks', '/prove', '/send', '/apart'])
+      expect(concerns(path, [moved])).toBe(false);
+    expect(concerns('/shelf/racks', [fact({ at: ['grade', 'to-shelve'] })])).toBe(true);
+    // A wait is shown on every screen.
+    expect(concerns('/send', [fact({ turnsTimer: true })])).toBe(true);
+    expect(concerns('/send', null)).toBe(true);
+  });
+
+  test('screens that look at the whole shop, or that nobody thought of, are always concerned', () => {
+    for (const path of ['/', '/dock', '/t/U-0001', '/yield', '/history', '/triage/score', '/matchmaking', '/bench'])
+      expect(concerns(path, [fact()])).toBe(true);
+    for (const path of ['/models', '/models/reed/plan', '/rules', '/people'])
+      expect(concerns(path, [fact()])).toBe(false);
   });
 });

@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import type { Fact, FactType, RecordedFact } from '@/core/shop/facts';
 import type { Change } from '@/core/shop/world';
-import { takeNumbers } from '@/data/counters';
 import type { FactRow } from '@/data/rows';
 import { narrow, type FactFilter } from './factFilter';
 
@@ -60,8 +59,9 @@ export async function lastPosition(db: Knex): Promise<number> {
 }
 
 /**
- * Appends a fact with the next position. The counter is the last thing taken before the append: whoever holds it holds
- * up everyone, and a position that was rolled back is given to the next.
+ * Appends a fact with the next position. The counter is taken with the append and not before: whoever holds it holds up
+ * everyone, so number, fact and its parts go in one statement and one trip. A position that was rolled back is given to the
+ * next.
  *
  * @returns its position
  */
@@ -72,12 +72,8 @@ export async function appendFact(
   changes: readonly Change[],
 ): Promise<number> {
   const about = aboutOf(fact, changes);
-  const touched = changes.map(({ kind, id, before }) => ({ kind, id, before }));
-  const undoes = fact.type === 'undone' ? fact.payload.factId : null;
-  const position = await takeNumbers(trx, 'facts', 1);
-  await trx('facts').insert({
+  const row = {
     id: fact.id,
-    position,
     type: fact.type,
     subject_id: fact.subjectId,
     expects: fact.expects,
@@ -86,15 +82,30 @@ export async function appendFact(
     client_at: new Date(fact.at),
     server_at: made.receivedAt,
     ...about,
-    undoes,
+    undoes: fact.type === 'undone' ? fact.payload.factId : null,
     payload: JSON.stringify(fact.payload),
-    touched: JSON.stringify(touched),
+    touched: JSON.stringify(changes.map(({ kind, id, before }) => ({ kind, id, before }))),
     rules_version: fact.rulesVersion ?? null,
-  });
+  };
   const parts = new Set(changes.flatMap(({ kind, id }) => (kind === 'part' ? [id] : [])));
   if (about.part_id !== null) parts.add(about.part_id);
-  if (parts.size > 0) await trx('fact_parts').insert([...parts].map((part_id) => ({ part_id, position })));
-  return position;
+  const columns = Object.keys(row);
+  const ofParts =
+    parts.size === 0
+      ? ''
+      : `insert into fact_parts (part_id, position) values ${[...parts].map(() => '(?, last_insert_id())').join(', ')};`;
+  const [results] = (await trx.raw(
+    `begin not atomic
+       update counters set n = last_insert_id(n + 1) where name = 'facts';
+       insert into facts (position, ${columns.map(() => '??').join(', ')})
+         values (last_insert_id(), ${columns.map(() => '?').join(', ')});
+       ${ofParts}
+       select last_insert_id() as position;
+     end`,
+    [...columns, ...Object.values(row), ...parts] as Knex.RawBinding[],
+  )) as [readonly unknown[]];
+  const answer = results.flat().find((own) => typeof own === 'object' && own !== null && 'position' in own);
+  return Number((answer as { readonly position: number }).position);
 }
 
 /** What a fact is about, as columns to group by. */

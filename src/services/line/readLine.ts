@@ -7,25 +7,31 @@ import { waitingAtStages } from '@/data/flow/waitingAtStages';
 import { listBenches } from '@/data/people/benchRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 
-export interface LineView {
-  readonly shopName: string;
-  /** Where this browser stands. */
-  readonly benchName: string;
+/** How much lies at every stage, and which is the slowest. */
+export interface LineStates {
   readonly states: readonly { readonly stage: LineStage; readonly count: number }[];
   readonly tight: LineStage | null;
 }
 
+export interface LineView extends LineStates {
+  readonly shopName: string;
+  /** Where this browser stands. */
+  readonly benchName: string;
+}
+
 /** What waits at every stage of the line, and which is the slowest. */
 export async function readLine(db: Knex, now: Date, bench: string): Promise<LineView> {
-  const [waiting, passed, rules, benches] = await Promise.all([
-    readTallies(db, ['stage', 'place', 'lined']).then((tallies) => waitingAtStages(db, tallies)),
+  const [line, rules, benches] = await Promise.all([readLineStates(db, now), currentRules(db), listBenches(db)]);
+  return { ...line, shopName: rules.shop.name, benchName: benches.find(({ id }) => id === bench)?.name ?? bench };
+}
+
+export async function readLineStates(db: Knex, now: Date): Promise<LineStates> {
+  const [tallies, passed] = await Promise.all([
+    readTallies(db, ['stage', 'place', 'lined']),
     passedStages(db, new Date(now.getTime() - latelyDays * 24 * 3600 * 1000)),
-    currentRules(db),
-    listBenches(db),
   ]);
+  const waiting = await waitingAtStages(db, tallies);
   return {
-    shopName: rules.shop.name,
-    benchName: benches.find(({ id }) => id === bench)?.name ?? bench,
     states: lineStages.map((stage) => ({ stage, count: waiting[stage] })),
     tight: slowestStage(workingFlows(waiting, passed))?.stage ?? null,
   };

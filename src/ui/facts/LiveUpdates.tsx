@@ -1,7 +1,10 @@
 'use client';
 import { usePathname } from 'next/navigation';
 import { useEffect, useRef } from 'react';
-import { concerns, type News } from '@/core/shop/news';
+import { concerns } from '@/core/shop/news';
+import type { LiveMessage } from '@/services/line/liveMessage';
+import { tellLine } from '@/ui/live/lineNow';
+import { leastGapMs } from '@/ui/live/refresher';
 import { useRefresher } from '@/ui/live/useRefresher';
 import { useShopStore } from './ShopProvider';
 
@@ -26,28 +29,29 @@ export function LiveUpdates() {
   }, [path, news]);
   useEffect(() => {
     const channel = new BroadcastChannel(channelName);
-    const onNews = (told: News) => {
+    const onNews = ({ news: told, line, gapMs }: LiveMessage) => {
       // Whoever brings news has reached the server.
       store.setKeptAt(null);
-      if (concerns(here.current, told)) news();
+      if (line) tellLine(line);
+      if (concerns(here.current, told)) news(gapMs);
       else isOwed.current = true;
     };
-    channel.onmessage = ({ data }: MessageEvent<News>) => onNews(data);
+    channel.onmessage = ({ data }: MessageEvent<LiveMessage>) => onNews(data);
 
     const leave = new AbortController();
     let stream: EventSource | undefined;
     const listen = () => {
       stream = new EventSource('/api/live');
-      const tell = (told: News) => {
+      const tell = (told: LiveMessage) => {
         channel.postMessage(told);
         onNews(told);
       };
-      stream.addEventListener('news', ({ data }: MessageEvent<string>) => tell(JSON.parse(data) as News));
+      stream.addEventListener('news', ({ data }: MessageEvent<string>) => tell(JSON.parse(data) as LiveMessage));
       // What happened while the stream was broken was not heard.
       let isBroken = store.keptAt !== null;
       stream.addEventListener('error', () => (isBroken = true));
       stream.addEventListener('open', () => {
-        if (isBroken) tell(null);
+        if (isBroken) tell({ news: null, line: null, gapMs: leastGapMs });
         isBroken = false;
       });
       return new Promise<void>((settle) => leave.signal.addEventListener('abort', () => settle()));

@@ -3,14 +3,11 @@ import { Box, chakra } from '@chakra-ui/react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { Fragment } from 'react';
-import { lineStages, type LineStage } from '@/core/entities/stages';
+import { lineStages } from '@/core/entities/stages';
+import type { LineStates } from '@/services/line/readLine';
+import { useLineNow } from '@/ui/live/lineNow';
 import { lineStageNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/line';
-
-export interface StageState {
-  readonly stage: LineStage;
-  readonly count: number;
-}
 
 const StageLink = chakra(Link, {
   base: {
@@ -64,13 +61,8 @@ const Hidden = chakra('span', {
 });
 
 /** The line of work: where one is, how much lies at each stage, and which one is pulled tight. */
-export function LineBar({
-  states,
-  tight,
-}: {
-  readonly states: readonly StageState[];
-  readonly tight: LineStage | null;
-}) {
+export function LineBar({ line }: { readonly line: LineStates }) {
+  const { states, tight } = useLineNow(line);
   const path = usePathname();
   const here = lineStages.find((stage) => path.startsWith(`/${stage}`));
   return (

@@ -2,20 +2,13 @@
 import { Box, chakra } from '@chakra-ui/react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import type { LineStage } from '@/core/entities/stages';
 import type { Person } from '@/core/people/roles';
 import { FindBox } from './FindBox';
 import { PersonMenu } from './PersonMenu';
 import { WaitingCorner } from '@/ui/timers/WaitingCorner';
-import { LineBar, type StageState } from './LineBar';
+import type { LineView } from '@/services/line/readLine';
+import { LineBar } from './LineBar';
 import * as words from '@/words/catalogue/line';
-
-export interface LineView {
-  readonly shopName: string;
-  readonly benchName: string;
-  readonly states: readonly StageState[];
-  readonly tight: LineStage | null;
-}
 
 /** The first stop of Tab: past the line and the find box. Only seen when it has the focus. */
 const SkipLink = chakra('a', {
@@ -74,7 +67,7 @@ export function ShopFrame({
           </Link>
         </Box>
         <Box flex={{ base: '1 0 100%', lg: '1' }} order={{ base: 3, lg: 0 }} minW="0">
-          <LineBar states={line.states} tight={line.tight} />
+          <LineBar line={line} />
         </Box>
         <Box w={{ base: '100%', sm: '200px' }} flexShrink={0} ms="auto">
           <FindBox />

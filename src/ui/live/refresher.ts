@@ -13,10 +13,10 @@ export const leastGapMs = 1000;
 
 /**
  * Makes one refresh of much news: soon after the first, never more often than the gap, and not at all while nobody looks.
- * `seen` is called when the page is looked at again.
+ * `seen` is called when the page is looked at again. News may ask for a longer gap: where many follow the same shop.
  */
 export function makeRefresher({ refresh, now, later, isHidden }: RefresherDoors): {
-  readonly news: () => void;
+  readonly news: (gapMs?: number) => void;
   readonly seen: () => void;
 } {
   let last = Number.NEGATIVE_INFINITY;
@@ -31,10 +31,10 @@ export function makeRefresher({ refresh, now, later, isHidden }: RefresherDoors)
     last = now();
     refresh();
   };
-  const news = () => {
+  const news = (gapMs = leastGapMs) => {
     if (isPlanned) return;
     isPlanned = true;
-    later(run, Math.max(gatherMs, last + leastGapMs - now()));
+    later(run, Math.max(gatherMs, last + gapMs - now()));
   };
   return {
     news,

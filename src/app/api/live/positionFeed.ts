@@ -1,12 +1,16 @@
 import 'server-only';
 import { database } from '@/data/connection';
-import type { News } from '@/core/shop/news';
 import { lastPosition } from '@/data/facts/factRepository';
 import { newsBetween } from '@/data/facts/newsBetween';
+import { readLineStates } from '@/services/line/readLine';
+import type { LiveMessage } from '@/services/line/liveMessage';
 
-type Listener = (news: News) => void;
+type Listener = (message: LiveMessage) => void;
 
 const pauseMs = 400;
+/** A screen that is read again costs about so much of a server: the more listen, the more seldom each does. */
+const screenMs = 80;
+const leastGapMs = 1000;
 const holder = globalThis as typeof globalThis & { pluckyFeed?: PositionFeed };
 
 /** Asks the database for what happened since, once for all listeners of this process, and only while there are any. */
@@ -30,12 +34,18 @@ class PositionFeed {
 
   private async look(): Promise<void> {
     try {
-      const position = await lastPosition(database());
-      if (position !== this.last) {
-        const before = this.last;
-        const news = before === -1 || position < before ? null : await newsBetween(database(), before, position);
+      const db = database();
+      const position = await lastPosition(db);
+      const before = this.last;
+      if (before === -1) this.last = position;
+      else if (position !== before) {
+        const [news, line] = await Promise.all([
+          position < before ? null : newsBetween(db, before, position),
+          readLineStates(db, new Date()),
+        ]);
         this.last = position;
-        if (before !== -1) for (const listener of this.listeners) listener(news);
+        const gapMs = Math.max(leastGapMs, this.listeners.size * screenMs);
+        for (const listener of this.listeners) listener({ news, line, gapMs });
       }
     } catch {
       // The database is away: the next look finds what happened meanwhile, since positions only grow.
