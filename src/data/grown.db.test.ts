@@ -160,6 +160,7 @@ async function askEverything(db: Knex): Promise<void> {
   const filters = [
     {},
     { personId: facts[0]?.person_id },
+    { personId: lead.id },
     { bench: 'bench-1' },
     { kind: 'bench' },
     { day: '2025-11-05' },

@@ -49,13 +49,16 @@ function bestOf(
   lying: ReadonlyMap<string, Lying>,
 ): string | null {
   let [best, rank] = [null as string | null, Infinity];
+  const kind = `${interchange} ${grade}`;
   for (const bin of bins) {
     const { count, classes, alike } = lying.get(bin.code) as Lying;
     if (count >= bin.room || (bin.category !== null && bin.category !== category)) continue;
     const isOwnClass = classes.size === 1 && classes.has(interchange);
-    const kin = alike.has(`${interchange} ${grade}`) ? 0 : isOwnClass ? 1 : count === 0 ? 2 : 3;
+    const kin = alike.has(kind) ? 0 : isOwnClass ? 1 : count === 0 ? 2 : 3;
     const own = 2 * kin + (bin.category === null ? 1 : 0);
     if (own < rank) [best, rank] = [bin.code, own];
+    // None is better than its own kind in its own rack.
+    if (rank === 0) break;
   }
   return best;
 }

@@ -32,22 +32,31 @@ export function filterOf({ kind, day, ...asked }: HistoryQuery, timeZone: string
 }
 
 /** Narrows a query of facts, which it calls `e`. */
-export function narrow<Q extends Knex.QueryBuilder>(query: Q, filter: FactFilter): Q {
+export async function narrow<Q extends Knex.QueryBuilder>(
+  db: Knex,
+  query: Q,
+  filter: FactFilter,
+): Promise<{ readonly query: Q }> {
   if (filter.partId)
     query.whereRaw('e.position in (select position from fact_parts where part_id = ?)', [filter.partId]);
   if (filter.unitId) query.where('e.unit_id', filter.unitId);
-  if (filter.personId)
-    // What was put right is little: the rest is read by whose sign-in it was.
-    query.whereRaw(
-      `e.position in (
-        select f.position from facts f left join doers d on d.fact_id = f.id where f.person_id = ? and d.fact_id is null
-        union select f.position from doers d join facts f on f.id = d.fact_id where d.person_id = ?)`,
-      [filter.personId, filter.personId],
-    );
+  if (filter.personId) await byPerson(db, query, filter.personId);
   if (filter.bench) query.where('e.bench', filter.bench);
   if (filter.types) query.whereIn('e.type', [...filter.types]);
   if (filter.from) query.where('e.client_at', '>=', filter.from);
   if (filter.until) query.where('e.client_at', '<', filter.until);
   if (filter.before !== undefined) query.where('e.position', '<', filter.before);
-  return query;
+  // Wrapped, since a query that is awaited is sent.
+  return { query };
+}
+
+/** What somebody did: what was recorded under their sign-in and not put right, and the few facts that were put right to them. */
+async function byPerson(db: Knex, query: Knex.QueryBuilder, personId: string): Promise<void> {
+  const others = (await db('doers').where({ person_id: personId }).pluck('fact_id')) as string[];
+  query.where((either) => {
+    either.where((own) =>
+      own.where('e.person_id', personId).whereRaw('not exists (select 1 from doers d where d.fact_id = e.id)'),
+    );
+    if (others.length > 0) either.orWhereIn('e.id', others);
+  });
 }

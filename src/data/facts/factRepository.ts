@@ -38,7 +38,9 @@ export async function factRowsAfter(
   filter: FactFilter = {},
 ): Promise<readonly FactRow[]> {
   const query = db('facts as e').where('e.position', '>', position).orderBy('e.position').limit(limit).select('e.*');
-  return (await narrow(query, filter)) as FactRow[];
+  return (await (
+    await narrow(db, query, filter)
+  ).query) as FactRow[];
 }
 
 /** Who said the last fact about a thing, and at which bench. */

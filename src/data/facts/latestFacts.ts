@@ -64,7 +64,7 @@ export async function latestFacts(db: Knex, limit: number, filter: FactFilter = 
       signedIn: db.raw('if(d.fact_id is null, null, s.name)'),
       bench: db.raw('coalesce(b.name, e.bench)'),
     });
-  const rows = (await narrow(query, filter)) as ListedRow[];
+  const rows = (await (await narrow(db, query, filter)).query) as ListedRow[];
   return rows.map(({ undo, at, parcelId, parcelCode, ...row }) => ({
     ...row,
     parcel: parcelId !== null && parcelCode !== null ? { id: parcelId, code: parcelCode } : null,

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { carriedBy, type Part } from '@/core/entities/entities';
 import { priceBook } from '@/data/prices/priceBook';
 import { newestModels } from './modelRepository';
 
@@ -11,6 +12,17 @@ export interface PartKind {
 }
 
 export type PartKinds = Readonly<Record<string, PartKind>>;
+
+/** The kinds of some parts, and of what is still on them: a screen needs no others. */
+export function kindsAmong(
+  kinds: PartKinds,
+  parts: readonly Pick<Part, 'modelId' | 'partRef' | 'carries'>[],
+): PartKinds {
+  const wanted = new Set(
+    parts.flatMap((part) => [part.partRef, ...carriedBy(part)].map((id) => `${part.modelId}/${id}`)),
+  );
+  return Object.fromEntries([...wanted].flatMap((key) => (kinds[key] ? [[key, kinds[key]]] : [])));
+}
 
 /** Names of all parts of the newest models, with their values at the prices of today. */
 export async function partKinds(db: Knex, now: Date): Promise<PartKinds> {

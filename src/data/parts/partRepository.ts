@@ -56,14 +56,15 @@ export interface ShelfQuery {
 
 /**
  * Shelf parts whose tag, bin, class or name has all the words (a letter alone is a grade), by bin and tag, with how many there
- * are in all. Which they are is read from an index alone.
+ * are in all; null where all are meant. Which they are is read from an index alone.
  */
 export async function searchShelf(
   db: Knex,
   { words, from, limit }: ShelfQuery,
-): Promise<{ readonly parts: readonly Part[]; readonly total: number }> {
+): Promise<{ readonly parts: readonly Part[]; readonly total: number | null }> {
   const found = db('parts').where({ place: 'shelf' });
-  for (const word of words.toLowerCase().split(/\s+/).filter(Boolean).slice(0, mostWords)) {
+  const asked = words.toLowerCase().split(/\s+/).filter(Boolean).slice(0, mostWords);
+  for (const word of asked) {
     if (/^[abcd]$/.test(word)) found.where({ grade: word.toUpperCase() });
     else found.whereRaw('words like ?', [contains(word)]);
   }
@@ -72,7 +73,8 @@ export async function searchShelf(
     .join('parts as p', 'p.id', 'page.id')
     .orderBy(['p.bin', 'p.tag_no'])
     .select('p.*')) as PartRow[];
-  return { parts: rows.map(toPart), total: await totalOf(found, from, rows.length, limit) };
+  const total = asked.length === 0 ? null : await totalOf(found, from, rows.length, limit);
+  return { parts: rows.map(toPart), total };
 }
 
 /** Parts of one class and grade; assemblies with just these parts on them, of one model. */

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { partKinds, type PartKind } from '@/data/models/partKinds';
+import { kindsAmong, partKinds, type PartKind } from '@/data/models/partKinds';
 import type { Part } from '@/core/entities/entities';
 import { gradedAgainAt } from '@/core/entities/stages';
 import { findPart, partsAt } from '@/data/parts/partRepository';
@@ -21,7 +21,7 @@ export async function readGrade(db: Knex, now: Date, again?: string): Promise<Gr
   const parts = asked && asked.place !== 'grade' && gradedAgainAt.includes(asked.place) ? [asked, ...waiting] : waiting;
   return {
     parts,
-    kinds: await partKinds(db, now),
+    kinds: kindsAmong(await partKinds(db, now), parts),
     unitTags: await tagsOfUnits(
       db,
       parts.map(({ unitId }) => unitId),

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import type { Part } from '@/core/entities/entities';
 import { binsInUse } from '@/core/shelf/racks';
 import { suggestBins } from '@/core/shelf/suggestBin';
-import { partKinds, type PartKind } from '@/data/models/partKinds';
+import { kindsAmong, partKinds, type PartKind } from '@/data/models/partKinds';
 import { partsAt, searchShelf } from '@/data/parts/partRepository';
 import { binStock } from '@/data/shelf/binStock';
 import { listRacks } from '@/data/shelf/rackRepository';
@@ -25,18 +25,20 @@ export async function readShelf(db: Knex, words: string, page: number, now: Date
     partsAt(db, ['to-shelve']),
     searchShelf(db, { words, from: page * pageRows, limit: pageRows }),
     listRacks(db),
-    readTallies(db, ['bin']),
+    readTallies(db, ['bin', 'place']),
     partKinds(db, now),
   ]);
+  // All that lies there is counted already.
+  const total = found.total ?? tallies.place.find(({ about }) => about === 'shelf')?.count ?? 0;
   const cleared = waiting.filter(({ isDataCleared }) => isDataCleared);
   const suggested = suggestBins(cleared, binsInUse(racks), binStock(tallies));
   const binOf = new Map(cleared.map(({ id }, at) => [id, suggested[at] ?? null]));
   return {
     toShelve: waiting.map((part) => ({ part, bin: binOf.get(part.id) ?? null })),
     parts: found.parts,
-    total: found.total,
+    total,
     page,
-    pages: Math.max(1, Math.ceil(found.total / pageRows)),
-    kinds,
+    pages: Math.max(1, Math.ceil(total / pageRows)),
+    kinds: kindsAmong(kinds, [...waiting, ...found.parts]),
   };
 }
