@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { lineStages, type LineStage } from '@/core/entities/stages';
 import { latelyDays, slowestStage, workingFlows } from '@/core/flow/slowestStage';
+import type { News } from '@/core/shop/news';
 import { passedStages } from '@/data/flow/passedStages';
 import { readTallies } from '@/data/tallies/readTallies';
 import { waitingAtStages } from '@/data/flow/waitingAtStages';
@@ -11,6 +12,15 @@ import { currentRules } from '@/data/rules/houseRulesRepository';
 export interface LineStates {
   readonly states: readonly { readonly stage: LineStage; readonly count: number }[];
   readonly tight: LineStage | null;
+}
+
+/** What the stream tells whenever the log has grown. */
+export interface LiveMessage {
+  readonly news: News;
+  /** The line as it is now; null from a stream that was broken, when nobody knows. */
+  readonly line: LineStates | null;
+  /** How long a screen should wait at least before it is read again once more. */
+  readonly gapMs: number;
 }
 
 export interface LineView extends LineStates {

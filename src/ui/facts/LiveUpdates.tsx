@@ -2,7 +2,7 @@
 import { usePathname } from 'next/navigation';
 import { useEffect, useRef } from 'react';
 import { concerns } from '@/core/shop/news';
-import type { LiveMessage } from '@/services/line/liveMessage';
+import type { LiveMessage } from '@/services/line/readLine';
 import { tellLine } from '@/ui/live/lineNow';
 import { leastGapMs } from '@/ui/live/refresher';
 import { useRefresher } from '@/ui/live/useRefresher';

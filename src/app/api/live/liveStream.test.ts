@@ -1,4 +1,4 @@
-import type { LiveMessage } from '@/services/line/liveMessage';
+import type { LiveMessage } from '@/services/line/readLine';
 import { liveStream } from './liveStream';
 
 const message: LiveMessage = { news: [], line: null, gapMs: 1000 };

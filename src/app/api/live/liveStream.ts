@@ -1,4 +1,4 @@
-import type { LiveMessage } from '@/services/line/liveMessage';
+import type { LiveMessage } from '@/services/line/readLine';
 
 const heartbeatMs = 20_000;
 /** Who has not read so many messages is not there any more, or will be quicker with the page than with all of them. */

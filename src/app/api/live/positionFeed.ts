@@ -2,8 +2,7 @@ import 'server-only';
 import { database } from '@/data/connection';
 import { lastPosition } from '@/data/facts/factRepository';
 import { newsBetween } from '@/data/facts/newsBetween';
-import { readLineStates } from '@/services/line/readLine';
-import type { LiveMessage } from '@/services/line/liveMessage';
+import { readLineStates, type LiveMessage } from '@/services/line/readLine';
 
 type Listener = (message: LiveMessage) => void;
 
