@@ -5,6 +5,7 @@ import type { Mark } from '@/core/findings/mark';
 import type { Part, SheetState, Unit } from '@/core/entities/entities';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { FactType, Payloads } from '@/core/shop/facts';
+import type { Was } from '@/core/shop/was';
 import type { Touched } from '@/core/shop/world';
 import type { ModelCard } from '@/core/library/modelCard';
 import type { LogEntry } from '@/core/opening/openingLog';
@@ -97,6 +98,12 @@ export interface PartRow {
   last_fact_id: string;
 }
 
+/**
+ * A thing that a fact touched. What it was is told by what it became (`was`), where it was there before and after; a log from
+ * before that, and what the fact took away, has it whole.
+ */
+export type TouchedRow = Touched | (Pick<Touched, 'kind' | 'id'> & { readonly was: Was });
+
 interface FactColumns {
   id: string;
   position: number;
@@ -112,7 +119,7 @@ interface FactColumns {
   model_id: string | null;
   part_ref: string | null;
   undoes: string | null;
-  touched: readonly Touched[];
+  touched: readonly TouchedRow[];
   rules_version: number | null;
 }
 

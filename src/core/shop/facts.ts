@@ -69,5 +69,5 @@ export type RecordedFact<T extends FactType = FactType> = Fact<T> & {
   readonly personId: string;
   readonly bench: string;
   readonly receivedAt: string;
-  readonly touched: readonly Touched[];
+  readonly touched: readonly Pick<Touched, 'kind' | 'id'>[];
 };

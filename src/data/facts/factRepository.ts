@@ -1,7 +1,8 @@
 import type { Knex } from 'knex';
 import type { Fact, FactType, RecordedFact } from '@/core/shop/facts';
 import type { Change } from '@/core/shop/world';
-import type { FactRow } from '@/data/rows';
+import { wasBefore } from '@/core/shop/was';
+import type { FactRow, TouchedRow } from '@/data/rows';
 import { narrow, type FactFilter } from './factFilter';
 
 export function toRecordedFact<T extends FactType>(row: FactRow<T>): RecordedFact<T> {
@@ -16,7 +17,7 @@ export function toRecordedFact<T extends FactType>(row: FactRow<T>): RecordedFac
     bench: row.bench,
     receivedAt: row.server_at.toISOString(),
     payload: row.payload,
-    touched: row.touched,
+    touched: row.touched.map(({ kind, id }) => ({ kind, id })),
     ...(row.rules_version !== null && { rulesVersion: row.rules_version }),
   };
 }
@@ -86,7 +87,7 @@ export async function appendFact(
     ...about,
     undoes: fact.type === 'undone' ? fact.payload.factId : null,
     payload: JSON.stringify(fact.payload),
-    touched: JSON.stringify(changes.map(({ kind, id, before }) => ({ kind, id, before }))),
+    touched: JSON.stringify(changes.map(touchedBy)),
     rules_version: fact.rulesVersion ?? null,
   };
   const parts = new Set(changes.flatMap(({ kind, id }) => (kind === 'part' ? [id] : [])));
@@ -109,6 +110,9 @@ export async function appendFact(
   const answer = results.flat().find((own) => typeof own === 'object' && own !== null && 'position' in own);
   return Number((answer as { readonly position: number }).position);
 }
+
+const touchedBy = ({ kind, id, before, after }: Change): TouchedRow =>
+  before && after ? { kind, id, was: wasBefore(before, after) } : ({ kind, id, before } as TouchedRow);
 
 /** What a fact is about, as columns to group by. */
 function aboutOf(fact: Fact, changes: readonly Change[]) {

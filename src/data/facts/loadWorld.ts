@@ -12,7 +12,9 @@ import { toPart } from '@/data/parts/partRows';
 import { linesOfParcel } from '@/data/parcels/parcelRepository';
 import { toParcel } from '@/data/parcels/parcelRows';
 import { currentRules, findRules } from '@/data/rules/houseRulesRepository';
-import type { FactRow, ParcelRow, PartRow, UnitRow } from '@/data/rows';
+import { asItWas } from '@/core/shop/was';
+import type { Touched } from '@/core/shop/world';
+import type { FactRow, ParcelRow, PartRow, TouchedRow, UnitRow } from '@/data/rows';
 import { unitsWithTimer } from '@/data/units/unitRepository';
 import { toUnit } from '@/data/units/unitRows';
 import { findEntities } from './entityTables';
@@ -64,8 +66,21 @@ export async function loadWorld(trx: Knex, fact: Fact): Promise<MemoryWorld> {
     const serials = found.unit.flatMap(({ serial }) => (serial ? [plainSerial(serial)] : []));
     world.reportLost(Object.keys(await reportedLost(trx, serials)));
   }
-  if (undoes !== undefined && recorded) world.remember(undoes, recorded.touched, recorded.isUndone);
+  if (undoes !== undefined && recorded)
+    world.remember(
+      undoes,
+      recorded.touched.map((touched) => asTouched(world, touched)),
+      recorded.isUndone,
+    );
   return world;
+}
+
+/** What a thing was, of what it is; of one that is gone nobody asks. */
+function asTouched(world: MemoryWorld, touched: TouchedRow): Touched {
+  if (!('was' in touched)) return touched;
+  const { kind, id, was } = touched;
+  const now = world.find(kind, id);
+  return { kind, id, before: now ? asItWas(now, was) : null };
 }
 
 const idsOf = (keys: readonly { readonly kind: EntityKind; readonly id: string }[], kind: EntityKind): string[] => [

@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import type { News, Whereabouts } from '@/core/shop/news';
-import type { Touched } from '@/core/shop/world';
-import type { FactRow, PartRow, UnitRow } from '@/data/rows';
+import type { FactRow, PartRow, TouchedRow, UnitRow } from '@/data/rows';
 
 /** More than this is not told one by one. */
 const mostTold = 60;
@@ -31,21 +30,27 @@ export async function newsBetween(db: Knex, after: number, upTo: number): Promis
       type === 'wait-begun' ||
       // What is taken back may have been a wait.
       type === 'undone' ||
-      touched.some(({ before }) => before !== null && 'timer' in before && before.timer !== null),
+      touched.some((own) => fieldBefore(own, 'timer') != null),
     at: [...new Set(touched.flatMap((own) => [...placesBefore(own), ...(now.get(own.id) ?? [])]))],
   }));
 }
 
-function placesBefore({ kind, before }: Touched): readonly Whereabouts[] {
-  if (kind === 'parcel' || kind === 'line') return ['dock'];
-  if (before === null) return [];
-  if ('stage' in before) return [before.stage];
-  return 'place' in before ? [before.place] : [];
+/** A field as it was; undefined where it was the same, or there was none. */
+const fieldBefore = (touched: TouchedRow, name: string): unknown =>
+  'was' in touched ? touched.was.fields[name] : (touched.before as Readonly<Record<string, unknown>> | null)?.[name];
+
+function placesBefore(touched: TouchedRow): readonly Whereabouts[] {
+  if (touched.kind === 'parcel' || touched.kind === 'line') return ['dock'];
+  const at = fieldBefore(touched, touched.kind === 'unit' ? 'stage' : 'place') as Whereabouts | undefined;
+  return at === undefined ? [] : [at];
 }
 
 /** Where things are now; a unit that was tagged for a line has left the dock. */
-async function placesOf(db: Knex, touched: readonly Touched[]): Promise<ReadonlyMap<string, readonly Whereabouts[]>> {
-  const idsOf = (wanted: Touched['kind']) => touched.flatMap(({ kind, id }) => (kind === wanted ? [id] : []));
+async function placesOf(
+  db: Knex,
+  touched: readonly TouchedRow[],
+): Promise<ReadonlyMap<string, readonly Whereabouts[]>> {
+  const idsOf = (wanted: TouchedRow['kind']) => touched.flatMap(({ kind, id }) => (kind === wanted ? [id] : []));
   const [units, parts] = await Promise.all([
     db('units').whereIn('id', idsOf('unit')).select('id', 'stage') as Promise<Pick<UnitRow, 'id' | 'stage'>[]>,
     db('parts').whereIn('id', idsOf('part')).select('id', 'place') as Promise<Pick<PartRow, 'id' | 'place'>[]>,
