@@ -131,8 +131,9 @@ async function endToEnd(tally: Tally, home: Home): Promise<void> {
   for (const name of [...Object.values(databaseNames), secondDemo]) await dropDatabase(home, name);
   const demos = [databaseNames.demo, secondDemo];
   await Promise.all(demos.map((name) => withDatabase(home, name, (db) => loadDemo(db, new Date()))));
-  const first = await startApplication(home, databaseNames.demo);
-  const second = await startApplication(home, secondDemo);
+  // One process each: two lanes fill the machine. A shop of its own (commands, ownShop) runs in as many as it would.
+  const first = await startApplication(home, databaseNames.demo, 1);
+  const second = await startApplication(home, secondDemo, 1);
   const files = readdirSync(join(projectRoot, 'tests', 'e2e')).map((file) => file.replace('.test.ts', ''));
   const rest = files.filter((file) => !beside.includes(file) && !alone.includes(file));
   const runFiles = (names: readonly string[], url: string) =>

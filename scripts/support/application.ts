@@ -30,13 +30,17 @@ const serverOf = (workers: number): readonly string[] =>
     : [join('scripts', 'support', 'workers.cjs'), String(workers)];
 
 /** Starts the built application on one database of a home and waits until it answers. */
-export async function startApplication(home: Home, databaseName: string): Promise<RunningApplication> {
+export async function startApplication(
+  home: Home,
+  databaseName: string,
+  workers = workersWanted(),
+): Promise<RunningApplication> {
   const host = process.env.PLUCKY_HOST ?? '127.0.0.1';
   const port = await freePort(Number(process.env.PLUCKY_PORT ?? usualPort), host);
   const log = join(home.logDir, 'application.log');
   const child = spawn(
     process.execPath,
-    [...serverOf(workersWanted()), 'start', '--hostname', host, '--port', String(port)],
+    [...serverOf(workers), 'start', '--hostname', host, '--port', String(port)],
     {
       cwd: projectRoot,
       env: {
