@@ -38,24 +38,20 @@ export async function startApplication(
   const host = process.env.PLUCKY_HOST ?? '127.0.0.1';
   const port = await freePort(Number(process.env.PLUCKY_PORT ?? usualPort), host);
   const log = join(home.logDir, 'application.log');
-  const child = spawn(
-    process.execPath,
-    [...serverOf(workers), 'start', '--hostname', host, '--port', String(port)],
-    {
-      cwd: projectRoot,
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        NEXT_TELEMETRY_DISABLED: '1',
-        PLUCKY_DB_SOCKET: home.socketPath,
-        PLUCKY_DB_NAME: databaseName,
-        PLUCKY_SECRET: sessionSecret(home),
-      },
-      stdio: ['ignore', openSync(log, 'a'), openSync(log, 'a')],
-      // Its own group, so that Ctrl-C reaches us first and we stop it in order.
-      detached: true,
+  const child = spawn(process.execPath, [...serverOf(workers), 'start', '--hostname', host, '--port', String(port)], {
+    cwd: projectRoot,
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
+      PLUCKY_DB_SOCKET: home.socketPath,
+      PLUCKY_DB_NAME: databaseName,
+      PLUCKY_SECRET: sessionSecret(home),
     },
-  );
+    stdio: ['ignore', openSync(log, 'a'), openSync(log, 'a')],
+    // Its own group, so that Ctrl-C reaches us first and we stop it in order.
+    detached: true,
+  });
   const url = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
   for (let waited = 0; waited < 30_000; waited += 150) {
     if (child.exitCode !== null) break;
