@@ -39,7 +39,7 @@ export async function readMatch(db: Knex, now: Date, tag?: string): Promise<Matc
   );
   const all = { units, models, shelf: shelfStock(tallies) };
   if (kinds.length * mostAlike <= mostSent || units.length < 2)
-    return { ...all, parts: [...(await oldestOnShelf(db, kinds, mostSent)), ...assigned], offered: 'all' };
+    return { ...all, parts: [...(await oldestOnShelf(db, kinds, mostAlike)), ...assigned], offered: 'all' };
   const first = units.find((unit) => unit.tag === tag) ?? units[0];
   const own = first ? await oldestOnShelf(db, kindsFor([first], models, tallies), mostAlike) : [];
   return { ...all, parts: [...own, ...assigned], offered: first?.tag ?? null };

@@ -9,14 +9,14 @@ const none: readonly Part[] = [];
  * their way. They are asked for anew with every page.
  */
 export function useOffered(view: MatchView, tag: string | undefined): readonly Part[] | null {
-  const [got, setGot] = useState<{ readonly view: MatchView; readonly tag: string; readonly parts: readonly Part[] }>();
+  const [got, setGot] = useState<{ readonly tag: string; readonly parts: readonly Part[] }>();
   const isHere = tag === undefined || view.offered === 'all' || view.offered === tag;
   useEffect(() => {
     if (isHere) return undefined;
     const away = new AbortController();
     const ask = async () => {
       const response = await fetch(`/api/match/${tag}`, { signal: away.signal });
-      if (response.ok) setGot({ view, tag, parts: (await response.json()) as readonly Part[] });
+      if (response.ok) setGot({ tag, parts: (await response.json()) as readonly Part[] });
     };
     // Who runs through the list with the arrow keys asks for the one they stop at.
     const timer = setTimeout(() => void ask().catch(() => undefined), 80);
