@@ -33,6 +33,10 @@ module.exports = {
     never('core-graph-is-ground', '^src/core/graph', { path: '^src/core/(?!shared|graph)' }),
     never('core-procedure', '^src/core/procedure', { path: '^src/core/(?!shared|statistics|procedure)' }),
     never('core-grading', '^src/core/grading', { path: '^src/core/(?!shared|statistics|procedure|findings|grading)' }),
+    never('core-battery', '^src/core/battery', { path: '^src/core/(?!shared|statistics|battery)' }),
+    never('core-agreement', '^src/core/agreement', {
+      path: '^src/core/(?!shared|statistics|procedure|findings|grading|agreement)',
+    }),
     never('core-schools', '^src/core/schools', { path: '^src/core/(?!shared|procedure|schools)' }),
     never('core-teardown', '^src/core/(teardown|screws)', {
       path: '^src/core/(?!shared|graph|statistics|procedure|findings|grading|schools|screws|teardown)',
@@ -49,7 +53,7 @@ module.exports = {
       path: '^src/core/(?!shared|statistics|procedure|findings|teardown|simulation)',
     }),
     never('core-entities', '^src/core/entities', {
-      path: '^src/core/(?!shared|procedure|findings|grading|screws|teardown|entities)',
+      path: '^src/core/(?!shared|procedure|findings|battery|grading|screws|teardown|entities)',
     }),
     never('core-findings', '^src/core/findings', { path: '^src/core/(?!shared|procedure|findings)' }),
     never('core-sale', '^src/core/sale', {
@@ -65,7 +69,8 @@ module.exports = {
     never('words-look-down', '^src/words', { path: '^src/(?!core|words)' }),
     never('files-look-down', '^src/files', { path: '^src/(?!core|words|files)' }),
     never('dto-looks-down', '^src/dto', { path: '^src/(?!core|dto)' }),
-    never('workers-look-down', '^src/workers', { path: '^src/(?!core|workers)' }),
+    never('workers-look-down', '^src/workers/(?!documents)', { path: '^src/(?!core|workers)' }),
+    never('threads-look-down', '^src/workers/documents', { path: '^src/(?!core|files|workers/documents)' }),
     never('services-look-down', '^src/services', { path: '^src/(ui|app|dto)' }),
     never(
       'services-stand-alone',

@@ -30,7 +30,12 @@ module.exports = {
       testMatch: ['<rootDir>/{src,scripts,tests}/**/*.test.{ts,tsx}'],
       testPathIgnorePatterns: ['\\.db\\.test\\.ts$', '<rootDir>/tests/e2e/'],
     },
-    { ...common, displayName: 'db', testMatch: ['<rootDir>/{src,scripts}/**/*.db.test.ts'] },
+    {
+      ...common,
+      displayName: 'db',
+      testMatch: ['<rootDir>/{src,scripts}/**/*.db.test.ts'],
+      globalSetup: '<rootDir>/tests/support/readyWorkers.ts',
+    },
     { ...common, displayName: 'e2e', testMatch: ['<rootDir>/tests/e2e/**/*.test.ts'] },
   ],
 };

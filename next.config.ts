@@ -9,7 +9,7 @@ const config: NextConfig = {
   // Documents that name no icon of theirs, as an export does, make browsers ask for this one.
   rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
   devIndicators: false,
-  serverExternalPackages: ['mariadb', 'knex', '@node-rs/argon2', 'pdfkit', 'bwip-js'],
+  serverExternalPackages: ['mariadb', 'knex', '@node-rs/argon2', 'pdfkit', 'bwip-js', 'piscina', 'sharp'],
   // Components draw again only when what they show has changed: styles are worked out at run time, which is not free.
   reactCompiler: true,
   turbopack: {},

@@ -6,48 +6,33 @@ import type { Person } from '@/core/people/roles';
 import { checkModel } from '@/core/procedure/checkModel';
 import { insertModel } from '@/data/models/modelRepository';
 import { loadDemo } from './demo/loadDemo';
-import { startApplication } from './support/application';
+import { startApplication } from './server/application';
 import { openBrowser, settled, signedInPage } from './support/browser';
 import { buildApplication } from './support/build';
-import { databaseNames, dropDatabase, withDatabase } from './support/databases';
+import { dropDatabase, withDatabase } from './support/databases';
 import { entryHead, entryLineCount, typeEntry } from './support/entryScript';
 import { openHome, projectRoot } from './support/home';
 import { largeModel } from './support/largeModel';
-import { startDatabase, stopDatabase } from './support/mariadb';
+import { startDatabase, stopDatabase } from './server/mariadb';
 import { needPackage } from './support/packages';
 import { endChild } from './support/processes';
 import { say } from './support/say';
-import { benchFigures } from './support/benchFigures';
+import { acknowledged, benchFigures } from './support/benchFigures';
 import { receiveSixty, triageSixty } from './support/triageSixty';
+import { gradeFigures } from './support/gradeFigures';
+import { demoCopy } from './support/demoCopy';
+import { shelfFigures } from './support/shelfFigures';
 import { triageFigures } from './support/triageFigures';
 import { grownBench } from './support/grownBench';
 import { planFigures } from './support/planFigures';
 import { screens } from './support/screens';
 import { spreadOf, type Spread } from './support/spread';
 
+const demoName = 'plucky_demo';
+const shelfName = 'plucky_shelf';
+
 const rounds = 40;
 const acknowledgements = 200;
-
-/** From the key press to the server's answer, over steps of a run sheet that are done and taken back in turn. */
-async function acknowledged(page: Page, url: string): Promise<Spread> {
-  await page.goto(`${url}/teardown`, { waitUntil: 'load' });
-  await page.keyboard.press('Enter');
-  await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
-  await settled(page);
-  const count = () => page.evaluate(() => window.pluckyAcknowledgedMs?.length ?? 0);
-  const values: number[] = [];
-  while (values.length < acknowledgements) {
-    for (const key of [' ', 'u'] as const) {
-      const before = await count();
-      await page.keyboard.press(key);
-      await page.waitForFunction((known) => (window.pluckyAcknowledgedMs?.length ?? 0) > known, { polling: 5 }, before);
-      const ms = await page.evaluate(() => window.pluckyAcknowledgedMs?.at(-1) ?? Number.NaN);
-      if (key === ' ') values.push(ms);
-      await new Promise((done) => setTimeout(done, 60));
-    }
-  }
-  return spreadOf(values);
-}
 
 async function serverTimes(url: string, cookie: string): Promise<Map<string, Spread>> {
   const times = new Map<string, Spread>();
@@ -165,22 +150,28 @@ async function keystrokes(page: Page, url: string): Promise<number> {
 async function main(): Promise<void> {
   // The planner alone needs neither database nor browser.
   if (process.argv.includes('planner')) return say(planFigures().join('\n'));
+  if (process.argv.includes('grade')) return say(gradeFigures().join('\n'));
   if (process.argv.includes('triage')) return say(triageFigures().join('\n'));
   await needPackage('mariadb-server');
   await needPackage('chromium-headless-shell');
   const home = openHome(join(projectRoot, '.plucky', 'bench'));
   const server = await startDatabase(home);
   try {
+    if (process.argv.includes('shelf')) {
+      await dropDatabase(home, shelfName);
+      await demoCopy(home, shelfName);
+      return say((await withDatabase(home, shelfName, shelfFigures)).join('\n'));
+    }
     await buildApplication();
     if (process.argv.includes('grown')) return say((await grownBench(home)).join('\n'));
-    await dropDatabase(home, databaseNames.demo);
-    await withDatabase(home, databaseNames.demo, (db) => loadDemo(db, new Date()));
-    const application = await startApplication(home, databaseNames.demo);
+    await dropDatabase(home, demoName);
+    await withDatabase(home, demoName, (db) => loadDemo(db, new Date()));
+    const application = await startApplication(home, demoName);
     const { browser, close } = await openBrowser();
     try {
       const page = await signedInPage(browser, application.url, 'Sunniva T.', '1357');
       const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
-      const done = await acknowledged(page, application.url);
+      const done = await acknowledged(page, application.url, acknowledgements);
       const bench = new URL(page.url()).pathname;
       const hands = await benchFigures(page, bench, { url: application.url, cookie });
       const times = await serverTimes(application.url, cookie);
@@ -196,14 +187,14 @@ async function main(): Promise<void> {
       loads.set('/bench/…', benchScript);
       const paint = await firstPaint(page, application.url);
       const keys = await keystrokes(page, application.url);
-      await withDatabase(home, databaseNames.demo, async (db) => {
+      await withDatabase(home, demoName, async (db) => {
         const published = { at: new Date(), note: 'for measuring', by: '' };
         for (let at = 0; at < librarySize; at += 1) {
           await insertModel(db, { ...largeModel(20 + (at % 40), `large-${at}`), name: `Large ${at}` }, published);
         }
       });
       const search = await searchTimes(application.url, cookie);
-      await withDatabase(home, databaseNames.demo, async (db) => {
+      await withDatabase(home, demoName, async (db) => {
         const { id, name, role } = (await db('people').where({ role: 'lead' }).first()) as Omit<Person, 'bench'>;
         const person: Person = { id, name, role, bench: 'goods-in' };
         await receiveSixty(db, person);
@@ -232,6 +223,7 @@ async function main(): Promise<void> {
         ...planFigures(),
         '',
         ...triageFigures(),
+        ...gradeFigures(),
         '',
         `Machine: ${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, ${Math.round(totalmem() / 1e9)} GB, Node.js ${process.version}; everything on loopback, MariaDB with a flush at every commit, Chromium and server on the same cores.`,
       ].join('\n');
@@ -247,7 +239,7 @@ async function main(): Promise<void> {
       await endChild(application.child);
     }
   } finally {
-    if (server.isOurs) await stopDatabase(home);
+    if (server.child) await stopDatabase(home, server.child);
   }
 }
 

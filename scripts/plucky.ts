@@ -1,39 +1,50 @@
-import { backup } from './commands/backup';
-import { demo } from './commands/demo';
-import { help } from './commands/help';
-import { person } from './commands/person';
-import { reset } from './commands/reset';
-import { restore } from './commands/restore';
-import { recount } from './commands/recount';
-import { takeShots } from './commands/shots';
-import { rules } from './commands/rules';
-import { start } from './commands/start';
-import { stop } from './commands/stop';
-import { test } from './commands/test';
 import { Trouble } from './support/say';
 
-const commands: Readonly<Record<string, (args: readonly string[]) => Promise<void>>> = {
-  demo,
-  start,
-  stop,
-  reset,
-  backup,
-  restore,
-  person,
-  rules,
-  recount,
-  shots: takeShots,
-  test,
-  help,
+type Command = (args: readonly string[]) => Promise<void>;
+
+/** Each is loaded when it is called: one that stops a shop need not wait for one that makes the demo. */
+const commands: Readonly<Record<string, () => Promise<Command>>> = {
+  demo: async () => (await import('./commands/demo')).demo,
+  start: async () => (await import('./commands/start')).start,
+  stop: async () => (await import('./commands/stop')).stop,
+  reset: async () => (await import('./commands/reset')).reset,
+  backup: async () => (await import('./commands/backup')).backup,
+  backups: async () => (await import('./commands/backups')).backups,
+  verify: async () => (await import('./commands/verify')).verify,
+  restore: async () => (await import('./commands/restore')).restore,
+  person: async () => (await import('./commands/person')).person,
+  rules: async () => (await import('./commands/rules')).rules,
+  recount: async () => (await import('./commands/recount')).recount,
+  archive: async () => (await import('./commands/archive')).archive,
+  service: async () => (await import('./commands/service')).service,
+  support: async () => (await import('./commands/support')).support,
+  audit: async () => (await import('./commands/audit')).audit,
+  shots: async () => (await import('./commands/shots')).takeShots,
+  test: async () => (await import('./commands/test')).test,
+  instrument: async () => (await import('./commands/instrument')).instrument,
+  help: async () => (await import('./commands/help')).help,
 };
 
 async function main([name = 'help', ...args]: readonly string[]): Promise<void> {
-  const command = commands[name];
+  const command = Object.hasOwn(commands, name) ? commands[name] : undefined;
   if (!command) throw new Trouble(`There is no command “${name}”.`, `One of: ${Object.keys(commands).join(', ')}.`);
-  await command(args);
+  await (
+    await command()
+  )(args);
+}
+
+/** What a person can do something about, of what a machine says. */
+function told(error: unknown): string | undefined {
+  if (error instanceof Trouble) return `${error.happened}\n${error.wayOut}`;
+  const { code, path, syscall } = error as NodeJS.ErrnoException;
+  if (code === 'ENOSPC')
+    return 'The disk is full. What was being written was taken back.\nFree some space, then run this again.';
+  if (syscall !== undefined && path !== undefined)
+    return `${path} cannot be used (${code}).\nChange its rights, or name another place.`;
+  return undefined;
 }
 
 main(process.argv.slice(2)).catch((error: unknown) => {
-  console.error(error instanceof Trouble ? `${error.happened}\n${error.wayOut}` : error);
+  console.error(told(error) ?? error);
   process.exitCode = 1;
 });

@@ -1,13 +1,24 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { pageRights, routeRights } from '@/app/rights';
 
 const app = join(__dirname, '../src/app');
 const files = readdirSync(app, { recursive: true, encoding: 'utf8' });
 const text = (file: string) => readFileSync(join(app, file), 'utf8');
 
+/** The path that leads to a file: groups in brackets are not part of it. */
+const pathOf = (file: string): string =>
+  `/${file
+    .split('/')
+    .slice(0, -1)
+    .filter((part) => !part.startsWith('('))
+    .join('/')}`;
+
 /** Open to everyone, and why. */
 const open: Readonly<Record<string, string>> = {
   'api/health/route.ts': 'says only whether the application answers',
+  'api/ready/route.ts': 'says only whether work can be done',
+  'api/readings/route.ts': 'for instruments, by the key of a bench; nothing can be read with it',
   'sign-in/page.tsx': 'where one becomes somebody',
   'sign-in/actions.ts': 'where one becomes somebody',
 };
@@ -21,12 +32,32 @@ describe('access: the role is asked in one place, everywhere', () => {
     expect([pages.length > 10, routes.length > 5, actions.length > 0]).toEqual([true, true, true]);
   });
 
-  test.each(pages)('page %s', (file) => expect(text(file)).toMatch(/await guardPage\(/));
+  test.each(pages)('page %s takes its role from its own row', (file) => {
+    expect(text(file)).toContain(`await guardPage('${pathOf(file)}')`);
+  });
 
-  test.each(routes)('route %s: every handler is guarded', (file) => {
-    const handlers = text(file).match(/export (const|async function) (GET|POST|PUT|PATCH|DELETE)\b.*/g) ?? [];
+  test.each(routes)('route %s: every handler takes its role from its own row', (file) => {
+    const handlers = [...text(file).matchAll(/export (?:const|async function) (GET|POST|PUT|PATCH|DELETE)\b(.*)/g)];
     expect(handlers.length).toBeGreaterThan(0);
-    for (const handler of handlers) expect(handler).toMatch(/= guard(Route|Reader)/);
+    const isRead = file.startsWith('api/v1/') || file === 'api/metrics/route.ts';
+    for (const [, method = '', rest = ''] of handlers) {
+      if (isRead) expect(rest).toContain('= guardReader(');
+      else {
+        expect(rest).toMatch(/= guardRoute(<Context>)?\(/);
+        expect(text(file)).toContain(`'${method} ${pathOf(file)}'`);
+        expect(Object.keys(routeRights)).toContain(`${method} ${pathOf(file)}`);
+      }
+    }
+  });
+
+  test('no row speaks of what is not there', () => {
+    expect(Object.keys(pageRights).filter((path) => !pages.some((file) => pathOf(file) === path))).toEqual([]);
+    const there = routes.flatMap((file) =>
+      [...text(file).matchAll(/export const (GET|POST|PUT|PATCH|DELETE)\b/g)].map(
+        (found) => `${found[1]} ${pathOf(file)}`,
+      ),
+    );
+    expect(Object.keys(routeRights).filter((route) => !there.includes(route))).toEqual([]);
   });
 
   test.each(actions)('actions %s: every action is guarded', (file) => {

@@ -1,42 +1,32 @@
-import { spawn } from 'node:child_process';
-import { createWriteStream, existsSync, renameSync, rmSync } from 'node:fs';
-import { once } from 'node:events';
+import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { pipeline } from 'node:stream/promises';
-import { createGzip } from 'node:zlib';
-import { databaseNames, withDatabase } from '../support/databases';
+import { writeBackup } from '@/services/backup/writeBackup';
+import { keepNewest, placeForBackup } from '@/files/backup/backupFolder';
+import { choiceOf } from '../backups/trouble';
+import { createDatabase, placeOf } from '../support/databases';
 import { openHome } from '../support/home';
-import { startDatabase, stopDatabase } from '../support/mariadb';
-import { needPackage } from '../support/packages';
 import { say, Trouble } from '../support/say';
+import { archivesOf, databaseOf } from '../support/shops';
+import { withServer } from '../supervisor/withServer';
 
-/** Writes your own shop to a file, whole and consistent, while it may be in use. */
+/**
+ * Writes your own shop to a file, whole and as it is at one moment, while it may be in use, and also when it does not start.
+ * Without a name it goes to the folder for backups, where the oldest gives way.
+ */
 export async function backup([file]: readonly string[]): Promise<void> {
-  if (!file) throw new Trouble('To which file?', './plucky backup shop.sql.gz');
-  const target = resolve(file);
-  if (existsSync(target))
-    throw new Trouble(`${target} is there already.`, 'Name another file, so that no backup is lost.');
-  await needPackage('mariadb-server');
   const home = openHome();
-  const server = await startDatabase(home);
-  const partial = `${target}.part`;
-  try {
-    await withDatabase(home, databaseNames.own, async () => undefined);
-    const dump = spawn(
-      'mariadb-dump',
-      ['--no-defaults', `--socket=${home.socketPath}`, '--single-transaction', '--hex-blob', databaseNames.own],
-      {
-        stdio: ['ignore', 'pipe', 'inherit'],
-      },
-    );
-    const ended = once(dump, 'close') as Promise<[number]>;
-    await pipeline(dump.stdout, createGzip(), createWriteStream(partial, { mode: 0o600 }));
-    const [code] = await ended;
-    if (code !== 0) throw new Trouble('The database could not be read.', 'Nothing was written. See the lines above.');
-    renameSync(partial, target);
+  const choice = choiceOf(home);
+  const now = new Date();
+  if (file && existsSync(resolve(file)))
+    throw new Trouble(`${resolve(file)} is there already.`, 'Name another file, so that no backup is lost.');
+  await withServer(home, { command: 'backup' }, async () => {
+    const target = file ? resolve(file) : placeForBackup(choice.folder, now);
+    const database = await databaseOf(home, 'own');
+    await createDatabase(home, database);
+    const { missing } = await writeBackup(placeOf(home, database), target, archivesOf(home, database), now);
+    if (!file) keepNewest(choice.folder, choice.keep);
     say(`Your shop is in ${target}.`);
-  } finally {
-    rmSync(partial, { force: true });
-    if (server.isOurs) await stopDatabase(home);
-  }
+    if (missing.length > 0)
+      say(`These files of old facts are not where they should be, and not in it: ${missing.join(', ')}.`);
+  });
 }

@@ -1,25 +1,34 @@
 import { loadDemo } from '../demo/loadDemo';
 import { demoPeople } from '../demo/people';
-import { databaseNames, withDatabase } from '../support/databases';
+import { withDatabase } from '../support/databases';
 import { openHome } from '../support/home';
 import { say } from '../support/say';
-import { serve } from '../support/serve';
+import { databaseOf, hasMoved, moveShop, nextDatabase, settleShop, withShop } from '../support/shops';
+import { supervise } from '../supervisor/supervise';
 
 /** The demo shop: loads it the first time, then serves it. */
 export async function demo(): Promise<void> {
   const home = openHome();
-  await serve(home, 'demo', async () => {
-    await withDatabase(home, databaseNames.demo, async (db) => {
-      const [row] = (await db('facts').count({ n: '*' })) as { n: number }[];
-      if (row && row.n > 0) return;
-      say('Loading the demo workshop …');
-      await loadDemo(db, new Date());
-    });
-    const width = Math.max(...demoPeople.map(({ name }) => name.length));
-    return [
-      '',
-      'Demo sign-ins:',
-      ...demoPeople.map(({ name, role, pin }) => `  ${name.padEnd(width)}  ${role.padEnd(10)}  PIN ${pin}`),
-    ];
+  await supervise(home, 'demo', {
+    prepare: async () => {
+      if (await hasMoved(home, 'demo')) await withShop(home, 'demo', () => Promise.resolve());
+      else {
+        say('Loading the demo workshop …');
+        // Loaded beside its place: one that was interrupted is loaded anew.
+        const next = await nextDatabase(home, 'demo');
+        await withDatabase(home, next, (db) => loadDemo(db, new Date()));
+        await moveShop(home, 'demo', next);
+      }
+      const width = Math.max(...demoPeople.map(({ name }) => name.length));
+      return {
+        database: await databaseOf(home, 'demo'),
+        lines: [
+          '',
+          'Demo sign-ins:',
+          ...demoPeople.map(({ name, role, pin }) => `  ${name.padEnd(width)}  ${role.padEnd(10)}  PIN ${pin}`),
+        ],
+      };
+    },
+    opened: () => settleShop(home, 'demo'),
   });
 }

@@ -1,17 +1,14 @@
 import { catchUp, mendedCounts, recount as countOn } from '@/data/tallies/catchUp';
-import { databaseNames, withDatabase } from '../support/databases';
 import { openHome } from '../support/home';
-import { startDatabase, stopDatabase } from '../support/mariadb';
-import { needPackage } from '../support/packages';
 import { say } from '../support/say';
+import { withShop } from '../support/shops';
+import { withServer } from '../supervisor/withServer';
 
 /** Counts your own shop anew from its first unit to its last, while it may be in use. */
 export async function recount(): Promise<void> {
-  await needPackage('mariadb-server');
   const home = openHome();
-  const server = await startDatabase(home);
-  try {
-    await withDatabase(home, databaseNames.own, async (db) => {
+  await withServer(home, { command: 'recount' }, async () => {
+    await withShop(home, 'own', async (db) => {
       await catchUp(db);
       const before = (await mendedCounts(db))?.count ?? 0;
       // What a server has under way is finished first; then everything once more.
@@ -23,7 +20,5 @@ export async function recount(): Promise<void> {
           : `${wrong} counts were wrong. Now they are right.`,
       );
     });
-  } finally {
-    if (server.isOurs) await stopDatabase(home);
-  }
+  });
 }

@@ -1,14 +1,17 @@
-import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import type { Model } from '@/core/procedure/model';
 import { loadDemo } from '../demo/loadDemo';
 import { demoDraftId, demoOpeningId } from '../demo/unfinished';
-import { startApplication } from '../support/application';
+import { startApplication } from '../server/application';
 import { openBrowser, settled, signedInPage, switchTheme } from '../support/browser';
 import { buildApplication } from '../support/build';
 import { dropDatabase, withDatabase } from '../support/databases';
 import { openHome, projectRoot } from '../support/home';
-import { startDatabase, stopDatabase } from '../support/mariadb';
+import { startDatabase, stopDatabase } from '../server/mariadb';
+import { dischargeLog } from '../support/dischargeLog';
 import { needPackage } from '../support/packages';
 import { endChild } from '../support/processes';
 import { say } from '../support/say';
@@ -18,6 +21,8 @@ interface Shot {
   readonly path: (page: Page) => Promise<string> | string;
   readonly theme?: 'dark';
   readonly keys?: readonly string[];
+  /** Text of a file that is chosen once the keys were pressed, made for what the page shows. */
+  readonly file?: (shown: string) => string;
   readonly types?: { readonly field: string; readonly text: string };
   /** What the page says when all of it is computed. */
   readonly says?: string;
@@ -30,6 +35,27 @@ const busiestBench = async (page: Page, list: string): Promise<string> => {
   return `/bench/${tag}`;
 };
 
+/** Grade, with the battery that waits. */
+const firstBattery = async (page: Page): Promise<string> => {
+  await page.goto(new URL('/grade', page.url()).href, { waitUntil: 'load' });
+  const tag = await page.$$eval(
+    'main nav li button',
+    (all) => all.find(({ textContent }) => textContent?.includes('battery'))?.textContent?.match(/P-\d+/)?.[0] ?? '',
+  );
+  return `/grade?part=${tag}`;
+};
+
+/** A log of a cell of whatever model the page is about, a little worn. */
+function logOfCell(shown: string): string {
+  const folder = join(projectRoot, 'data', 'models');
+  const models = readdirSync(folder).map((file) => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Model);
+  const battery = models
+    .find(({ name }) => shown.includes(`${name} · `))
+    ?.parts.find(({ category }) => category === 'battery');
+  const cells = Math.round((battery?.cell?.volt ?? 3.7) / 3.7);
+  return dischargeLog({ ampHours: 0.87 * (battery?.ratedAmpHours ?? 3), gapS: 41, isComma: true, cells });
+}
+
 const shots: readonly Shot[] = [
   { name: 'today', path: () => '/' },
   { name: 'dock', path: () => '/dock', says: 'after parts and labour' },
@@ -37,16 +63,22 @@ const shots: readonly Shot[] = [
   { name: 'teardown', path: () => '/teardown' },
   { name: 'bench', path: (page) => busiestBench(page, '/rebuild') },
   { name: 'bench-night', path: (page) => busiestBench(page, '/teardown'), theme: 'dark' },
-  { name: 'grade', path: () => '/grade', keys: ['1', '2'] },
-  { name: 'shelf', path: () => '/shelf' },
+  {
+    name: 'grade',
+    path: firstBattery,
+    keys: ['1', '1'],
+    file: logOfCell,
+    says: 'was bridged',
+  },
+  { name: 'shelf', path: () => '/shelf?kind=battery', keys: ['ArrowDown'], says: 'Its story' },
   { name: 'match', path: () => '/match', keys: ['ArrowDown'] },
   { name: 'prove', path: () => '/prove' },
   { name: 'send', path: () => '/send' },
   { name: 'yield', path: () => '/yield' },
   {
     name: 'rules',
-    path: () => '/rules',
-    types: { field: 'Capacity of a battery, grade C', text: '86' },
+    path: () => '/rules/grading',
+    types: { field: 'Cycles, grade A', text: '10' },
     says: 'the shelf is worth',
   },
   { name: 'models', path: () => '/models' },
@@ -88,6 +120,12 @@ export async function takeShots(): Promise<void> {
           await page.keyboard.press(key as 'Enter');
           await new Promise((done) => setTimeout(done, 120));
         }
+        if (shot.file !== undefined) {
+          const file = join(mkdtempSync(join(tmpdir(), 'plucky-shots-')), 'analyser.csv');
+          writeFileSync(file, shot.file(await page.evaluate(() => document.body.innerText)));
+          const input = (await page.$('main input[type=file]')) as ElementHandle<HTMLInputElement> | null;
+          await input?.uploadFile(file);
+        }
         if (shot.types) {
           const field = `input[aria-label="${shot.types.field}"]`;
           await page.$eval(field, (input) => (input as HTMLInputElement).select());
@@ -108,6 +146,6 @@ export async function takeShots(): Promise<void> {
     }
   } finally {
     await dropDatabase(home, databaseName).catch(() => undefined);
-    if (server.isOurs) await stopDatabase(home);
+    if (server.child) await stopDatabase(home, server.child);
   }
 }

@@ -1,24 +1,34 @@
-import { setTimeout as sleep } from 'node:timers/promises';
+import { answers, stopDatabase } from '../server/mariadb';
+import { takeHome } from '../supervisor/takeHome';
 import { openHome } from '../support/home';
-import { answers, stopDatabase } from '../support/mariadb';
-import { isAlive } from '../support/processes';
-import { clearRunning, readRunning } from '../support/runFile';
 import { say, Trouble } from '../support/say';
 
-/** Stops what runs from this folder. Safe when nothing does. */
+/** A shop is down within seconds; one that only starts is told as soon as its step is done. */
+const patienceMs = 120_000;
+
+/** Stops what runs from this folder, by asking it: no process is ended by a number that a file holds. Safe when nothing runs. */
 export async function stop(): Promise<void> {
   const home = openHome();
-  const running = readRunning(home);
-  if (running) {
-    process.kill(running.pid, 'SIGTERM');
-    for (let waited = 0; waited < 30_000 && isAlive(running.pid); waited += 200) await sleep(200);
-    if (isAlive(running.pid))
-      throw new Trouble(
-        `Process ${running.pid} does not end.`,
-        `End it by hand: kill -9 ${running.pid}, then run this again.`,
-      );
-  }
-  if (await answers(home)) await stopDatabase(home);
-  clearRunning(home);
-  say(running ? 'Stopped.' : 'Nothing was running.');
+  let wasRunning = false;
+  const release = await takeHome(
+    home,
+    ({ command, state, pid }, waitedMs) => {
+      if (state === 'working')
+        throw new Trouble(`“./plucky ${command}” is at work here.`, 'It ends by itself when it is done.');
+      if (waitedMs > patienceMs)
+        throw new Trouble(
+          `It does not end (${state}, process ${pid}).`,
+          'Run this again in a minute, or end that process by hand.',
+        );
+      wasRunning = true;
+      return undefined;
+    },
+    'stop',
+  );
+  if (typeof release !== 'function') return;
+  // A server that somebody else left on our socket.
+  const isLeft = await answers(home);
+  if (isLeft) await stopDatabase(home);
+  await release();
+  say(wasRunning || isLeft ? 'Stopped.' : 'Nothing was running.');
 }

@@ -1,15 +1,16 @@
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { loadDemo } from '../demo/loadDemo';
-import { startApplication } from '../support/application';
+import { startApplication } from '../server/application';
 import { buildApplication } from '../support/build';
-import { databaseNames, dropDatabase, withDatabase } from '../support/databases';
+import { dropDatabase } from '../support/databases';
+import { demoCopy } from '../support/demoCopy';
 import { openHome, projectRoot, type Home } from '../support/home';
-import { startDatabase, stopDatabase } from '../support/mariadb';
+import { startDatabase, stopDatabase } from '../server/mariadb';
 import { needPackage } from '../support/packages';
 import { endChild, show } from '../support/processes';
 import { say, Trouble } from '../support/say';
+import { dropShop } from '../support/shops';
 
 interface Tally {
   passed: number;
@@ -53,7 +54,7 @@ export async function test(): Promise<void> {
   process.env.PLUCKY_HOME = home.root;
   process.env.NEXT_TELEMETRY_DISABLED = '1';
   const tally: Tally = { passed: 0, failed: 0 };
-  const server = await startDatabase(home, { isDurable: false });
+  const server = await startDatabase(home, { isDurable: false, outlives: true });
   try {
     await Promise.all(
       lanes.map(async (lane) => {
@@ -65,7 +66,7 @@ export async function test(): Promise<void> {
     await jest(tally, 'db', ['--maxWorkers=2']);
     await endToEnd(tally, home);
   } finally {
-    if (server.isOurs) await stopDatabase(home);
+    if (server.child) await stopDatabase(home, server.child);
   }
   say(`\n${tally.passed} passed, ${tally.failed} failed`);
   if (tally.failed > 0) throw new Trouble('Something failed.', 'The first failure above says what and where.');
@@ -120,6 +121,12 @@ const beside = [
   'threeModels',
   'keptPages',
   'ownShop',
+  'outside',
+  'severalServers',
+  'instruments',
+  // In one lane with the other that works on the own shop.
+  'commands',
+  'sizes',
 ];
 /** Files that take the database server away: alone. */
 const alone = ['outage'];
@@ -128,12 +135,13 @@ const secondDemo = 'plucky_demo_2';
 /** Fresh demos on a production build, for the tests in the browser: two lanes, then what needs the server for itself. */
 async function endToEnd(tally: Tally, home: Home): Promise<void> {
   say('\nLoading the demo workshop for the browser …');
-  for (const name of [...Object.values(databaseNames), secondDemo]) await dropDatabase(home, name);
-  const demos = [databaseNames.demo, secondDemo];
-  await Promise.all(demos.map((name) => withDatabase(home, name, (db) => loadDemo(db, new Date()))));
+  await dropShop(home, 'own');
+  const demos = ['plucky_demo', secondDemo];
+  for (const name of demos) await dropDatabase(home, name);
+  for (const name of demos) await demoCopy(home, name);
   // One process each: two lanes fill the machine. A shop of its own (commands, ownShop) runs in as many as it would.
-  const first = await startApplication(home, databaseNames.demo, 1);
-  const second = await startApplication(home, secondDemo, 1);
+  const first = await startApplication(home, 'plucky_demo', { workers: 1 });
+  const second = await startApplication(home, secondDemo, { workers: 1 });
   const files = readdirSync(join(projectRoot, 'tests', 'e2e')).map((file) => file.replace('.test.ts', ''));
   const rest = files.filter((file) => !beside.includes(file) && !alone.includes(file));
   const runFiles = (names: readonly string[], url: string) =>

@@ -117,8 +117,8 @@ async function playDonor(bench: DemoBench, bins: readonly Bin[], id: string, fat
   if (fate === 'teardown-begun') return workSheet(bench, id, 3);
   if (fate === 'teardown-midway') return workSheet(bench, id, 8);
   await workSheet(bench, id);
-  await gradeAll(bench, 3);
-  await shelveAll(bench, bins, 2);
+  await gradeAll(bench, 5);
+  await shelveAll(bench, bins, 3);
 }
 
 async function playBuild(bench: DemoBench, bins: readonly Bin[], id: string, fate: Fate, model: Model): Promise<void> {
@@ -137,8 +137,8 @@ async function playBuild(bench: DemoBench, bins: readonly Bin[], id: string, fat
   }
   await startRebuild(bench, id);
   await workSheet(bench, id);
-  await gradeAll(bench, 1);
-  await shelveAll(bench, bins, 1);
+  await gradeAll(bench, 5);
+  await shelveAll(bench, bins, 3);
   if (fate === 'prove') return prove(bench, id, Math.floor(bench.chance.between(0, 6)));
   await prove(bench, id);
   await release(bench, id);

@@ -1,5 +1,5 @@
-import { startingGradingLimits } from '@/core/shared/gradingLimits';
-import { attributesOf } from '@/core/grading/rules';
+import { startingGradingRules } from '@/core/shared/gradingRules';
+import { attributesOf } from '@/core/grading/attributes';
 import { gradePart } from '@/core/grading/gradePart';
 import { partCategories } from '@/core/procedure/vocabulary';
 import { Chance } from '@/core/shared/chance';
@@ -29,9 +29,12 @@ describe('the demo’s source of chance', () => {
     for (const category of partCategories) {
       const grades = new Set<string>();
       for (let at = 0; at < 200; at += 1) {
-        const readings = inventReadings(category, chance);
-        expect(Object.keys(readings)).toEqual(attributesOf(category, startingGradingLimits).map(({ id }) => id));
-        const judged = gradePart(category, readings, startingGradingLimits);
+        const part = { category, interchange: 'any', findings: [] };
+        const readings = inventReadings(part, chance);
+        expect(Object.keys(readings)).toEqual(
+          attributesOf(part, startingGradingRules).flatMap(({ id, isOptional }) => (isOptional ? [] : [id])),
+        );
+        const judged = gradePart(part, readings, startingGradingRules);
         expect(judged.ok).toBe(true);
         if (judged.ok) grades.add(judged.value.grade);
       }

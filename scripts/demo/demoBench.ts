@@ -1,3 +1,5 @@
+import { getModelPart } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
 import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/entities/entities';
 import { wordedFact } from '@/core/shop/makeFact';
@@ -106,6 +108,13 @@ export class DemoBench {
 
   modelOf(unit: Unit): Model {
     return this.models.find(({ id, version }) => id === unit.modelId && version === unit.modelVersion) as Model;
+  }
+
+  /** A part as its model has it. */
+  modelPartOf({ unitId, partRef }: Part): ModelPart {
+    const unit = this.units.get(unitId);
+    if (!unit) throw new Error(`demo: no unit ${unitId}`);
+    return getModelPart(this.modelOf(unit), partRef);
   }
 
   partsAt(place: Part['place']): Part[] {

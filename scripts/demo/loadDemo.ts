@@ -12,6 +12,7 @@ import { listRacks } from '@/data/shelf/rackRepository';
 import { previewManifest } from '@/services/dock/previewManifest';
 import { addPerson } from '@/services/people/addPerson';
 import { noteAnswers } from '@/services/rehearsals/noteAnswers';
+import { readyWorkers } from '../support/buildWorkers';
 import { projectRoot } from '../support/home';
 import { takeShippedModels } from '@/services/models/takeShippedModels';
 import { Chance } from '@/core/shared/chance';
@@ -19,6 +20,8 @@ import { DemoBench } from './demoBench';
 import { demoPeople } from './people';
 import { playAutumnLot } from './autumnLot';
 import { publishLearned } from './publishLearned';
+import { tellShelfStory } from './shelfStory';
+import { lookAgain } from './stages';
 import { playSummerLot } from './summerLot';
 import { beginUnfinished } from './unfinished';
 import { Workday } from './workday';
@@ -34,6 +37,7 @@ const lotModels = ['oddkin-lantern-5', 'brinewell-reed-2', 'marrowby-slate-quay'
  * not written.
  */
 export async function loadDemo(db: Knex, now: Date): Promise<void> {
+  await readyWorkers();
   await changeRules(
     db,
     {
@@ -69,7 +73,10 @@ export async function loadDemo(db: Knex, now: Date): Promise<void> {
   clock.jumpTo(new Date(now.getTime() - 4 * day));
   const manifest = await previewManifest(db, readFileSync(join(projectRoot, 'data', 'demo', 'manifest.csv')));
   if (!manifest.ok || !manifest.value.read.ok) throw new Error('demo: the manifest cannot be read');
+  await lookAgain(bench, 24);
   await playAutumnLot(bench, bins, manifest.value.read.value.lines);
+  const lead = people.find(({ role }) => role === 'lead');
+  await tellShelfStory(db, bench, lead?.id ?? '', now);
   await printOldLabels(db, now);
   await beginUnfinished(db, bench.chance, now);
   await forgetOne(db, people, now);

@@ -21,7 +21,7 @@ import { movesOf } from '@/core/teardown/worth/movesOf';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import type { Condition } from './decisions';
 import type { DemoBench } from './demoBench';
-import { inventReadings } from './readings';
+import { inventCell, inventReadings, readAgain } from './readings';
 
 /** What is said of a part of a category that broke. How often it does is in the models' own risks. */
 const breakCodes: Readonly<Partial<Record<PartCategory, DefectCode>>> = {
@@ -194,9 +194,23 @@ function planned(model: Model, unit: Unit): RunSheet {
 
 export async function gradeAll(bench: DemoBench, leave = 0): Promise<void> {
   bench.turn();
-  const waiting = bench.partsAt('grade');
+  // One cell always hangs on the analyser.
+  const hanging = bench.partsAt('grade').findLast(({ category }) => category === 'battery');
+  const waiting = bench.partsAt('grade').filter((part) => part !== hanging);
   for (const part of waiting.slice(0, Math.max(0, waiting.length - leave))) {
-    await bench.fact('part-graded', part.id, { readings: inventReadings(part.category, bench.chance) }, 1.5);
+    const readings = inventReadings(part, bench.chance);
+    const cell = inventCell(bench.modelPartOf(part), readings, bench.chance);
+    await bench.fact('part-graded', part.id, { readings, ...(cell && { cell }) }, 1.5);
+  }
+}
+
+/** Second looks at stored parts, by whoever has their turn: most read the same, some take one choice for its neighbour. */
+export async function lookAgain(bench: DemoBench, looks: number): Promise<void> {
+  const { chance } = bench;
+  for (let look = 0; look < looks; look += 1) {
+    bench.turn();
+    const part = chance.pick(bench.partsAt('shelf').filter(({ secondLook }) => !secondLook));
+    await bench.fact('part-looked-again', part.id, { readings: readAgain(part, chance) }, 2);
   }
 }
 

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
+import { Agent, request } from 'node:http';
 import type { Page } from 'puppeteer-core';
 import type { Fact } from '@/core/shop/facts';
 import { settled } from './browser';
+import { spreadOf, type Spread } from './spread';
 
 const presses = 60;
 const benches = 20;
@@ -38,20 +40,60 @@ export async function painted(page: Page): Promise<readonly number[]> {
   return values;
 }
 
+/** From the key press to the server's answer, over steps of a run sheet that are done and taken back in turn. */
+export async function acknowledged(page: Page, url: string, steps: number): Promise<Spread> {
+  await page.goto(`${url}/teardown`, { waitUntil: 'load' });
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+  await settled(page);
+  const count = () => page.evaluate(() => window.pluckyAcknowledgedMs?.length ?? 0);
+  const values: number[] = [];
+  while (values.length < steps) {
+    for (const key of [' ', 'u'] as const) {
+      const before = await count();
+      await page.keyboard.press(key);
+      await page.waitForFunction((known) => (window.pluckyAcknowledgedMs?.length ?? 0) > known, { polling: 5 }, before);
+      const ms = await page.evaluate(() => window.pluckyAcknowledgedMs?.at(-1) ?? Number.NaN);
+      if (key === ' ') values.push(ms);
+      await new Promise((done) => setTimeout(done, 60));
+    }
+  }
+  return spreadOf(values);
+}
+
 export interface Door {
   readonly url: string;
   readonly cookie: string;
 }
 
+/** Benches keep their line open; and by the platform's plainest client, since what measures runs on the same cores. */
+const agent = new Agent({ keepAlive: true });
+
+/** @returns how many of the facts were taken in */
 export async function post({ url, cookie }: Door, facts: readonly Fact[]): Promise<number> {
-  const response = await fetch(`${url}/api/facts`, {
-    method: 'POST',
-    headers: { cookie, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' },
-    body: JSON.stringify({ facts }),
-  });
-  const { answers } = (await response.json()) as { answers: readonly { readonly ok: boolean }[] };
+  const { answers } = JSON.parse(await sent(`${url}/api/facts`, cookie, JSON.stringify({ facts }))) as {
+    answers: readonly { readonly ok: boolean }[];
+  };
   return answers.filter(({ ok }) => ok).length;
 }
+
+const sent = (url: string, cookie: string, body: string): Promise<string> =>
+  new Promise((done, fail) => {
+    const headers = {
+      cookie,
+      'content-type': 'application/json',
+      'content-length': Buffer.byteLength(body),
+      'sec-fetch-site': 'same-origin',
+    };
+    const asked = request(url, { method: 'POST', agent, headers }, (response) => {
+      const chunks: Buffer[] = [];
+      response.on('data', (chunk: Buffer) => chunks.push(chunk));
+      response.on('end', () => done(Buffer.concat(chunks).toString()));
+      response.on('error', fail);
+    });
+    asked.on('error', fail);
+    asked.end(body);
+  });
 
 /** A unit that takes as many facts as one likes: a note is kept, and changes nothing. */
 export async function makeUnit(door: Door): Promise<string> {

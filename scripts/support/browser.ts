@@ -20,6 +20,9 @@ export async function openBrowser(alsoWith: readonly string[] = []): Promise<Ope
     args: [
       '--no-sandbox',
       '--disable-gpu',
+      // Frames are not sent from process to process, and none is started ahead: a seventh of the work.
+      '--in-process-gpu',
+      '--disable-features=SpareRendererForSitePerProcess',
       '--disable-quic',
       '--no-first-run',
       '--disable-background-networking',
@@ -50,6 +53,12 @@ export async function signedInPage(
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport({ width: 1280, height: 800 });
+  await signInOn(page, url, name, pin, bench);
+  return page;
+}
+
+/** Signs somebody in on a page, in the place of whoever was. */
+export async function signInOn(page: Page, url: string, name: string, pin: string, bench = 'bench-2'): Promise<void> {
   await page.goto(`${url}/sign-in`, { waitUntil: 'load' });
   // Before React has taken over, keys and clicks go nowhere.
   await page.waitForSelector('main[data-ready]');
@@ -57,7 +66,7 @@ export async function signedInPage(
     all.map(({ textContent }) => textContent ?? ''),
   );
   const place = buttons.findIndex((text) => text.includes(name));
-  if (place === -1) throw new Error(`signedInPage: nobody is called ${name}`);
+  if (place === -1) throw new Error(`signInOn: nobody is called ${name}`);
   await page.select('select', bench);
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press(String(place + 1) as '1');
@@ -67,7 +76,6 @@ export async function signedInPage(
   await page.keyboard.press('Enter');
   await page.waitForFunction(() => location.pathname === '/', { timeout: 15_000 });
   await settled(page);
-  return page;
 }
 
 /** Waits until keys are heard, every fact is acknowledged, and what follows from the last one is drawn. */

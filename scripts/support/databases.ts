@@ -1,13 +1,15 @@
 import type { Knex } from 'knex';
 import { userInfo } from 'node:os';
-import { connect } from '@/data/connection';
+import { connect, type DatabasePlace } from '@/data/connection';
 import { migrate } from '@/data/migrations/migrate';
-import { runSql } from './mariadb';
+import { runSql } from '../server/mariadb';
 import type { Home } from './home';
 
-/** One server holds both: the demo, and what is the user's own. */
-export const databaseNames = { demo: 'plucky_demo', own: 'plucky_own' } as const;
-export type Shop = keyof typeof databaseNames;
+export const placeOf = (home: Home, database: string): DatabasePlace => ({
+  socketPath: home.socketPath,
+  user: userInfo().username,
+  database,
+});
 
 export async function createDatabase(home: Home, name: string): Promise<void> {
   await runSql(home, `create database if not exists \`${name}\``);
@@ -19,7 +21,7 @@ export const dropDatabase = async (home: Home, name: string): Promise<string> =>
 /** Opens a database, brought up to date, for the length of some work. */
 export async function withDatabase<T>(home: Home, name: string, work: (db: Knex) => Promise<T>): Promise<T> {
   await createDatabase(home, name);
-  const db = connect({ socketPath: home.socketPath, user: userInfo().username, database: name });
+  const db = connect(placeOf(home, name));
   try {
     await migrate(db);
     return await work(db);

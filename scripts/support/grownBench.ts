@@ -1,21 +1,30 @@
-import { spawn } from 'node:child_process';
-import { once } from 'node:events';
-import { createReadStream, createWriteStream, rmSync, statSync } from 'node:fs';
+import { readFileSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { pipeline } from 'node:stream/promises';
-import { createGunzip, createGzip } from 'node:zlib';
+import { restoreBackup } from '@/services/backup/restoreBackup';
+import { verifyBackup } from '@/services/backup/verifyBackup';
+import { writeBackup } from '@/services/backup/writeBackup';
 import { loadDemo } from '../demo/loadDemo';
 import { catchUp } from '@/data/tallies/catchUp';
-import { startApplication } from './application';
+import { startApplication, workersWanted, type RunningApplication } from '../server/application';
+import { acknowledged, painted } from './benchFigures';
 import { openBrowser, signedInPage } from './browser';
-import { createDatabase, dropDatabase, withDatabase } from './databases';
-import { factFigure, importFigure, screenFigures, type FactFigure, type ScreenFigure } from './grownFigures';
+import { createDatabase, dropDatabase, placeOf, withDatabase } from './databases';
+import {
+  factFigure,
+  importFigure,
+  screenFigures,
+  type FactFigure,
+  type ListFigure,
+  type ScreenFigure,
+} from './grownFigures';
 import { growShop } from './grownShop';
 import type { Home } from './home';
 import { endChild, run } from './processes';
 import { say } from './say';
 import { screens } from './screens';
+import { spreadOf, type Spread } from './spread';
 
+const keyPresses = 60;
 /** Facts of two years of a busy shop. */
 const wanted = Number(process.env.PLUCKY_GROWN_FACTS ?? 1_060_000);
 const names = { demo: 'plucky_bench_demo', grown: 'plucky_bench_grown', restored: 'plucky_bench_restored' } as const;
@@ -23,8 +32,10 @@ const names = { demo: 'plucky_bench_demo', grown: 'plucky_bench_grown', restored
 interface ShopFigures {
   readonly screens: readonly ScreenFigure[];
   readonly facts: readonly FactFigure[];
-  readonly list: { readonly previewS: number; readonly importS: number };
-  readonly memoryMb: number;
+  readonly list: ListFigure;
+  /** From a key at the bench to what it shows, and to the server's answer. */
+  readonly hand: { readonly painted: Spread; readonly acknowledged: Spread };
+  readonly memoryMb: { readonly before: number; readonly after: number };
 }
 
 /** Makes a shop of two years beside the demo and measures both: screens, facts, a long list, backup and restore. */
@@ -47,6 +58,8 @@ export async function grownBench(home: Home): Promise<readonly string[]> {
   const grown = await shopFigures(home, names.grown);
   const kept = await backupFigures(home);
   const n = (value: number) => value.toFixed(0);
+  const s1 = (value: number) => value.toFixed(1);
+  const both = ({ median, p95 }: Spread) => `${n(median)} / ${n(p95)}`;
   return [
     `Grown shop: ${made.facts} facts, ${made.units} units, ${made.parts} parts; made in ${n(made.grownS)} s, counted for the first time in ${n(made.countedS)} s.`,
     '',
@@ -67,9 +80,10 @@ export async function grownBench(home: Home): Promise<readonly string[]> {
       return `| ${one.writers} | ${one.followers} | ${figures(one)} | ${figures(other)} |`;
     }),
     '',
-    `A list of 10,000 lines: looked at in ${demo.list.previewS.toFixed(1)} s and taken in in ${demo.list.importS.toFixed(1)} s in the demo, ${grown.list.previewS.toFixed(1)} s and ${grown.list.importS.toFixed(1)} s in the grown shop.`,
-    `Memory of the application afterwards: ${n(demo.memoryMb)} MB with the demo, ${n(grown.memoryMb)} MB grown.`,
-    `Backup of the grown shop: ${n(kept.backupS)} s, ${n(kept.sizeMb)} MB; read back in ${n(kept.restoreS)} s.`,
+    `A list of 10,000 lines, in the demo / in the grown shop: looked at in ${s1(demo.list.previewS)} / ${s1(grown.list.previewS)} s, taken in in ${s1(demo.list.importS)} / ${s1(grown.list.importS)} s, its parcel forecast in ${s1(demo.list.forecastS)} / ${s1(grown.list.forecastS)} s.`,
+    `A key at the bench, p50 / p95: painted in ${both(demo.hand.painted)} ms in the demo, ${both(grown.hand.painted)} ms in the grown shop; acknowledged in ${both(demo.hand.acknowledged)} ms and ${both(grown.hand.acknowledged)} ms.`,
+    `Memory of the application (${workersWanted()} server processes) after every screen / after the load of facts: ${n(demo.memoryMb.before)} / ${n(demo.memoryMb.after)} MB in the demo, ${n(grown.memoryMb.before)} / ${n(grown.memoryMb.after)} MB grown.`,
+    `Backup of the grown shop: ${n(kept.backupS)} s, ${n(kept.sizeMb)} MB; checked in ${n(kept.verifyS)} s, brought back in ${n(kept.restoreS)} s.`,
   ];
 }
 
@@ -94,10 +108,12 @@ async function shopFigures(home: Home, name: string): Promise<ShopFigures> {
         `/t/${part.tag}`,
         '/shelf?q=lantern+b',
         '/shelf?q=nothing',
-        '/shelf?page=2',
+        '/api/shelf/rows?by=grade&down=1&from=200',
         '/api/find?text=lantern',
       ];
       const figures = await screenFigures(db, door, paths);
+      const before = await memoryMb(application);
+      const followed = ['/', '/triage', '/teardown', '/grade', `/bench/${await tagAt('teardown')}`];
       const facts: FactFigure[] = [];
       for (const [writers, followers] of [
         [1, 0],
@@ -105,10 +121,12 @@ async function shopFigures(home: Home, name: string): Promise<ShopFigures> {
         [20, 0],
         [20, 50],
       ] as const)
-        facts.push(await factFigure(door, { writers, followers, screen: '/teardown' }));
+        facts.push(await factFigure(door, { writers, followers, screens: followed }));
       const list = await importFigure(door);
-      const { stdout } = await run('ps', ['-o', 'rss=', '-p', String(application.child.pid)]);
-      return { screens: figures, facts, list, memoryMb: Number(stdout) / 1000 };
+      const after = await memoryMb(application);
+      const acknowledgedIn = await acknowledged(page, application.url, keyPresses);
+      const hand = { acknowledged: acknowledgedIn, painted: spreadOf(await painted(page)) };
+      return { screens: figures, facts, list, hand, memoryMb: { before, after } };
     });
   } finally {
     await close();
@@ -116,32 +134,40 @@ async function shopFigures(home: Home, name: string): Promise<ShopFigures> {
   }
 }
 
-/** The ways of `./plucky backup` and `restore`, on the shop of this measurement. */
-async function backupFigures(home: Home): Promise<{ backupS: number; sizeMb: number; restoreS: number }> {
-  const file = join(home.tempDir, 'grown.sql.gz');
+/** What all its processes hold, what they share counted once. */
+async function memoryMb({ child }: RunningApplication): Promise<number> {
+  const { stdout } = await run('ps', ['-o', 'pid=', '--ppid', String(child.pid), '-p', String(child.pid)]);
+  const ids = stdout.split('\n').map(Number).filter(Boolean);
+  const kB = ids.map((id) => Number(/^Pss: +(\d+) kB/m.exec(readFileSync(`/proc/${id}/smaps_rollup`, 'utf8'))?.[1]));
+  return kB.reduce((sum, own) => sum + own, 0) / 1000;
+}
+
+/** The ways of `./plucky backup`, `verify` and `restore`, on the shop of this measurement. */
+async function backupFigures(home: Home): Promise<BackupFigures> {
+  const file = join(home.tempDir, 'grown.zip');
+  const timed = async (work: () => Promise<unknown>) => {
+    const from = performance.now();
+    await work();
+    return (performance.now() - from) / 1000;
+  };
   try {
-    const saving = performance.now();
-    const dump = spawn(
-      'mariadb-dump',
-      ['--no-defaults', `--socket=${home.socketPath}`, '--single-transaction', '--hex-blob', names.grown],
-      { stdio: ['ignore', 'pipe', 'inherit'] },
-    );
-    await pipeline(dump.stdout, createGzip(), createWriteStream(file));
-    const backupS = (performance.now() - saving) / 1000;
+    const nowhere = join(home.tempDir, 'no-archives');
+    const backupS = await timed(() => writeBackup(placeOf(home, names.grown), file, nowhere, new Date()));
     const sizeMb = statSync(file).size / 1e6;
+    const verifyS = await timed(() => verifyBackup(file));
     await dropDatabase(home, names.restored);
     await createDatabase(home, names.restored);
-    const reading = performance.now();
-    const client = spawn('mariadb', ['--no-defaults', `--socket=${home.socketPath}`, names.restored], {
-      stdio: ['pipe', 'ignore', 'inherit'],
-    });
-    const ended = once(client, 'close');
-    await pipeline(createReadStream(file), createGunzip(), client.stdin);
-    const [code] = (await ended) as [number];
-    if (code !== 0) throw new Error('bench: the backup cannot be read back');
-    return { backupS, sizeMb, restoreS: (performance.now() - reading) / 1000 };
+    const restoreS = await timed(() => restoreBackup(placeOf(home, names.restored), file, nowhere));
+    return { backupS, sizeMb, verifyS, restoreS };
   } finally {
     rmSync(file, { force: true });
     await dropDatabase(home, names.restored);
   }
+}
+
+interface BackupFigures {
+  readonly backupS: number;
+  readonly sizeMb: number;
+  readonly verifyS: number;
+  readonly restoreS: number;
 }

@@ -1,6 +1,12 @@
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
+import { setTimeout as sleep } from 'node:timers/promises';
 import type { Fact } from '@/core/shop/facts';
+import { forecastParcel } from '@/core/intake/forecastParcel';
+import { concerns } from '@/core/shop/news';
+import type { ForecastGround } from '@/services/dock/readForecastGround';
+import type { LiveMessage } from '@/services/line/readLine';
+import { gatherMs } from '@/ui/live/refresher';
 import { makeUnit, note, post, type Door } from './benchFigures';
 import { spreadOf, type Spread } from './spread';
 
@@ -56,15 +62,23 @@ const loadMs = 8000;
 
 /**
  * Sends facts from several benches at once for some seconds, each about a unit of its own and each after the answer to the one
- * before. Followers hold the live stream open and read their screen again when it tells of something, once a second at most, as
- * browsers do.
+ * before. Followers hold the live stream open and read their screen again when news of it comes, no sooner than they are told
+ * to, as browsers do.
+ *
+ * @param screens  what the followers look at, in turn; the notes of the writers concern Today and Triage
  */
 export async function factFigure(
   door: Door,
-  { writers, followers, screen }: { readonly writers: number; readonly followers: number; readonly screen: string },
+  {
+    writers,
+    followers,
+    screens,
+  }: { readonly writers: number; readonly followers: number; readonly screens: readonly string[] },
 ): Promise<FactFigure> {
   const away = new AbortController();
-  const listening = Array.from({ length: followers }, () => follow(door, screen, away.signal));
+  const listening = Array.from({ length: followers }, (_, at) =>
+    follow(door, screens[at % screens.length] as string, away.signal),
+  );
   const units = await Promise.all(Array.from({ length: writers }, () => makeUnit(door)));
   const times: number[] = [];
   const end = performance.now() + loadMs;
@@ -83,19 +97,34 @@ export async function factFigure(
   return { writers, followers, perSecond: times.length / (loadMs / 1000), ...spreadOf(times) };
 }
 
-const leastGapMs = 1000;
-
+/** A browser's stream: news that concerns its screen is owed until the screen was read again. */
 async function follow({ url, cookie }: Door, screen: string, away: AbortSignal): Promise<void> {
+  const headers = { cookie, rsc: '1', 'plucky-follows': '1' };
   try {
     const stream = await fetch(`${url}/api/live`, { headers: { cookie }, signal: away });
-    const reader = stream.body?.getReader();
-    let last = 0;
+    const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
+    let kept = '';
+    let last = Number.NEGATIVE_INFINITY;
+    let planned: Promise<void> | undefined;
     for (let got = await reader?.read(); got && !got.done; got = await reader?.read()) {
-      if (!new TextDecoder().decode(got.value).includes('event: news')) continue;
-      const wait = last + leastGapMs - performance.now();
-      if (wait > 0) await new Promise((done) => setTimeout(done, wait));
-      last = performance.now();
-      await (await fetch(`${url}${screen}`, { headers: { cookie, rsc: '1' }, signal: away })).arrayBuffer();
+      const events = (kept + got.value).split('\n\n');
+      kept = events.pop() as string;
+      for (const event of events) {
+        const told = /^data: (.*)$/m.exec(event)?.[1];
+        if (told === undefined) continue;
+        const { news, gapMs } = JSON.parse(told) as LiveMessage;
+        if (planned !== undefined || !concerns(screen, news)) continue;
+        planned = sleep(Math.max(gatherMs, last + gapMs - performance.now()), undefined, { signal: away })
+          .then(async () => {
+            last = performance.now();
+            planned = undefined;
+            const answer = await fetch(`${url}${screen}`, { headers, signal: away });
+            await answer.arrayBuffer();
+          })
+          .catch((error: unknown) => {
+            if (!away.aborted) throw error;
+          });
+      }
     }
   } catch (error) {
     if (!away.aborted) throw error;
@@ -104,8 +133,14 @@ async function follow({ url, cookie }: Door, screen: string, away: AbortSignal):
 
 const manifestLines = 10_000;
 
-/** Seconds in which a list of ten thousand lines is looked at, and taken in. */
-export async function importFigure(door: Door): Promise<{ readonly previewS: number; readonly importS: number }> {
+/** Seconds in which a list of ten thousand lines is looked at, taken in, and what a parcel of it should give is worked out from. */
+export interface ListFigure {
+  readonly previewS: number;
+  readonly importS: number;
+  readonly forecastS: number;
+}
+
+export async function importFigure(door: Door): Promise<ListFigure> {
   const parcelId = randomUUID();
   const at = new Date().toISOString();
   const about = { supplier: 'Load', pricePaidCents: 1, transportCents: 0, receivedOn: at.slice(0, 10) };
@@ -134,5 +169,12 @@ export async function importFigure(door: Door): Promise<{ readonly previewS: num
     await response.arrayBuffer();
     return (performance.now() - since) / 1000;
   };
-  return { previewS: await ask('preview'), importS: await ask('import') };
+  const [previewS, importS] = [await ask('preview'), await ask('import')];
+  const since = performance.now();
+  const response = await fetch(`${door.url}/api/parcels/${parcelId}/forecast`, { headers: { cookie: door.cookie } });
+  const ground = (await response.json()) as ForecastGround | null;
+  if (!ground) throw new Error('bench: a parcel of a long list has nothing to be forecast from');
+  const models = new Map(ground.models.map((model) => [`${model.id}@${model.version}`, model]));
+  forecastParcel(ground.items, models, ground.shop, ground.rules, ground.seen);
+  return { previewS, importS, forecastS: (performance.now() - since) / 1000 };
 }

@@ -12,6 +12,7 @@ import { entityTables } from '@/data/facts/entityTables';
 import { allModels, insertModel } from '@/data/models/modelRepository';
 import { ruleBook } from '@/data/rules/houseRulesRepository';
 import type { FactPartRow, FactRow } from '@/data/rows';
+import { nothingTallied } from '@/data/migrations/tables';
 import { writeRack } from '@/data/shelf/rackRepository';
 
 const dayMs = 24 * 3600 * 1000;
@@ -19,8 +20,8 @@ const years = 2;
 const liveDays = 20;
 /** Of so many copies one is of the shop as it stands, with work at every stage; the others are of the parcel that went through. */
 const oneLiveOf = 8;
-/** How many sets of models there are, so that there are about forty. */
-const families = 13;
+/** How many sets of models there are at first, so that there are about forty. */
+const usualFamilies = 13;
 const chunk = 400;
 const rackRows = 5;
 const rackBoxes = 12;
@@ -45,9 +46,10 @@ interface Stretch {
  * tables agree as in a shop that was worked in.
  *
  * @param db      holds the demo and nothing else
- * @param atLeast  so many facts, or a few more
+ * @param atLeast   so many facts, or a few more
+ * @param families  so many sets of models: the fewer, the more is known of each
  */
-export async function growShop(db: Knex, atLeast: number): Promise<GrownShop> {
+export async function growShop(db: Knex, atLeast: number, families = usualFamilies): Promise<GrownShop> {
   const rows = (await db('facts').orderBy('position')) as FactRow[];
   const partsOf = grouped((await db('fact_parts')) as FactPartRow[], ({ position }) => position);
   const models = await allModels(db);
@@ -62,8 +64,8 @@ export async function growShop(db: Knex, atLeast: number): Promise<GrownShop> {
   const copies: Stretch[] = [];
   for (let sum = rows.length; sum < atLeast; sum += copies.at(-1)?.rows.length ?? 0)
     copies.push((copies.length + 1) % oneLiveOf === 0 ? whole : old);
-  const names = copies.map((stretch, at) => namesOf(stretch, at + 1));
-  await copyModels(db, models);
+  const names = copies.map((stretch, at) => namesOf(stretch, at + 1, families));
+  await copyModels(db, models, families);
   await addRacks(db);
   for (const [at, stretch] of copies.entries()) await insertThings(db, stretch, names[at] as Names);
 
@@ -90,6 +92,9 @@ export async function growShop(db: Knex, atLeast: number): Promise<GrownShop> {
     parts,
   );
   await raiseCounters(db, order.length, copies.length);
+  // What was counted of the log that was there before is not what this one adds up to.
+  for (const table of ['tallies', 'unit_tallies', 'tallied']) await db(table).delete();
+  await nothingTallied(db);
   for (const table of ['facts', 'fact_parts', 'units', 'parts', 'parcels', 'parcel_lines'])
     await db.raw('analyze table ??', [table]);
   const count = async (table: string) =>
@@ -130,7 +135,7 @@ const tagsOfCopy: Readonly<Record<TagLetter, { readonly first: number; readonly 
   S: { first: 1000, each: 20 },
 };
 
-function namesOf({ facts, world }: Stretch, no: number): Names {
+function namesOf({ facts, world }: Stretch, no: number, families: number): Names {
   const names = new Map<string, string>();
   const head = no.toString(16).padStart(4, '0');
   // Ids of version 8, which nothing else makes: none can be one of the demo's.
@@ -185,7 +190,7 @@ async function addRacks(db: Knex): Promise<void> {
     await writeRack(db, { code, rows: rackRows, boxes: rackBoxes, room: boxRoom, category: null, isInUse: true });
 }
 
-async function copyModels(db: Knex, models: readonly Model[]): Promise<void> {
+async function copyModels(db: Knex, models: readonly Model[], families: number): Promise<void> {
   const used = new Set(
     ((await db('units').distinct('model_id')) as { model_id: string | null }[]).map((row) => row.model_id),
   );

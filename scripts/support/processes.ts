@@ -1,5 +1,4 @@
 import { spawn, type ChildProcess, type SpawnOptions } from 'node:child_process';
-import { once } from 'node:events';
 
 export interface Ran {
   readonly code: number;
@@ -33,21 +32,22 @@ export async function show(command: string, args: readonly string[], options: Sp
   });
 }
 
-export const isAlive = (pid: number): boolean => {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch {
-    return false;
-  }
-};
+/** Settles when a child is gone, also when it never came to be. */
+export const hasEnded = (child: ChildProcess): Promise<void> =>
+  child.exitCode !== null || child.signalCode !== null
+    ? Promise.resolve()
+    : new Promise((done) => {
+        child.once('exit', () => done());
+        child.once('error', () => done());
+      });
 
 /** Asks a child to end, and insists after a while. */
 export async function endChild(child: ChildProcess, patienceMs = 5000): Promise<void> {
   if (child.exitCode !== null || child.signalCode !== null) return;
-  const ended = once(child, 'exit');
   child.kill('SIGTERM');
   const timer = setTimeout(() => child.kill('SIGKILL'), patienceMs);
-  await ended;
+  await hasEnded(child);
   clearTimeout(timer);
 }
+
+export const lastLine = (text: string): string => text.trim().split('\n').at(-1) ?? '';

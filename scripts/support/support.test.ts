@@ -2,19 +2,18 @@ import { mkdtempSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openHome, sessionSecret } from './home';
-import { freePort } from './ports';
-import { isAlive, run } from './processes';
-import { clearRunning, readRunning, writeRunning } from './runFile';
+import { openHome, homeSecret } from './home';
+import { freePort } from '../server/ports';
+import { run } from './processes';
 
 const folder = () => mkdtempSync(join(tmpdir(), 'plucky-support-'));
 
 describe('home', () => {
   test('keeps its secret to its owner, and the same for ever', () => {
     const home = openHome(folder());
-    const secret = sessionSecret(home);
+    const secret = homeSecret(home);
     expect(secret.length).toBeGreaterThan(32);
-    expect(sessionSecret(home)).toBe(secret);
+    expect(homeSecret(home)).toBe(secret);
     expect(statSync(join(home.root, 'secret')).mode & 0o077).toBe(0);
   });
 
@@ -27,18 +26,7 @@ describe('home', () => {
   });
 });
 
-describe('what runs', () => {
-  test('is remembered while its process lives', () => {
-    const home = openHome(folder());
-    expect(readRunning(home)).toBeUndefined();
-    writeRunning(home, { pid: process.pid, url: 'http://127.0.0.1:1', shop: 'own' });
-    expect(readRunning(home)?.shop).toBe('own');
-    writeRunning(home, { pid: 2 ** 22 - 3, url: '', shop: 'own' });
-    expect(readRunning(home)).toBeUndefined();
-    clearRunning(home);
-    clearRunning(home);
-  });
-
+describe('what is run', () => {
   test('a program’s end, output and absence are told', async () => {
     expect(await run('sh', ['-c', 'echo yes; echo no >&2; exit 3'])).toEqual({
       code: 3,
@@ -46,7 +34,6 @@ describe('what runs', () => {
       stderr: 'no\n',
     });
     expect((await run('/no/such/program', [])).code).toBe(127);
-    expect(isAlive(process.pid)).toBe(true);
   });
 
   test('the next free port is found when the usual one is taken', async () => {

@@ -2,7 +2,7 @@ import knex, { type Knex } from 'knex';
 import { userInfo } from 'node:os';
 
 /** Where the database is. A socket for the shipped private server, host and port for one that several machines share. */
-interface DatabasePlace {
+export interface DatabasePlace {
   readonly socketPath?: string;
   readonly host?: string;
   readonly port?: number;

@@ -11,6 +11,9 @@ export const isPassing = (error: unknown): boolean => passing.has(errnoOf(error)
 /** A unique key is there already. */
 export const isDuplicate = (error: unknown): boolean => errnoOf(error) === 1062;
 
+/** A text was held against a key that cannot hold its letters: nothing of ours is called so. */
+export const isNobodysName = (error: unknown): boolean => errnoOf(error) === 1267;
+
 /** Server shutting down (1053, 1927), no connection to be had from the pool (45028), or one lost on the way. */
 const awayNumbers: ReadonlySet<number> = new Set([1053, 1927, 2002, 2006, 2013, 45009, 45028, 45012, 45013, 45026]);
 const awayCodes: ReadonlySet<string> = new Set(['ECONNREFUSED', 'ENOENT', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT']);

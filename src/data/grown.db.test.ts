@@ -1,7 +1,9 @@
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import sharp from 'sharp';
 import type { Fact, FactType, Payloads } from '@/core/shop/facts';
 import type { Person } from '@/core/people/roles';
 import type { PartRow, UnitRow } from '@/data/rows';
@@ -20,11 +22,14 @@ import { readForecastGround } from '@/services/dock/readForecastGround';
 import { exportFacts } from '@/services/facts/exportFacts';
 import { recordFact } from '@/services/facts/recordFact';
 import { findAll } from '@/services/find/findAll';
+import { readAgreement } from '@/services/grade/readAgreement';
 import { readGrade } from '@/services/grade/readGrade';
 import { readHistory } from '@/services/history/readHistory';
-import { readLabel } from '@/services/labels/readLabel';
+import { readLabels } from '@/services/labels/readLabels';
 import { readPrinter } from '@/services/labels/readPrinter';
 import { readLine } from '@/services/line/readLine';
+import { archiveFacts } from '@/services/facts/archiveFacts';
+import { readExports } from '@/services/reading/readExports';
 import { readMatch, readOffered } from '@/services/match/readMatch';
 import { correctDoer } from '@/services/people/correctDoer';
 import { readPlanner } from '@/services/plans/readPlanner';
@@ -36,25 +41,37 @@ import { readPackingList } from '@/services/send/readPackingList';
 import { readSend } from '@/services/send/readSend';
 import { readBin } from '@/services/shelf/readBin';
 import { readRacks } from '@/services/shelf/readRacks';
+import { plainQuery, shelfSorts } from '@/core/shelf/shelfQuery';
+import { countBins } from '@/services/shelf/countBins';
+import { readLeaving } from '@/services/shelf/readLeaving';
+import { readPicks } from '@/services/shelf/readPicks';
 import { readShelf } from '@/services/shelf/readShelf';
+import { readFits } from '@/services/shelf/readFits';
+import { readShelfRows } from '@/services/shelf/readShelfRows';
+import { readStock } from '@/services/shelf/readStock';
+import { readSupplies } from '@/services/supplies/readSupplies';
+import { sayOfSupply } from '@/services/supplies/sayOfSupply';
+import type { Part } from '@/core/entities/entities';
 import { readThing } from '@/services/things/readThing';
 import { readToday } from '@/services/today/readToday';
 import { readScore } from '@/services/triage/readScore';
-import { readTriage } from '@/services/triage/readTriage';
+import { readDocument, readTriage } from '@/services/triage/readTriage';
 import { takeInHand } from '@/services/triage/takeInHand';
 import { readYields } from '@/services/yields/readYields';
 import { growShop } from '../../scripts/support/grownShop';
-import { loadDemo } from '../../scripts/demo/loadDemo';
 import { FunctionsRun } from '../../tests/support/functionsRun';
-import { scratchDatabase, somebody, type Scratch } from '../../tests/support/scratch';
+import { demoDay, demoScratch, somebody, type Scratch } from '../../tests/support/scratch';
 import { markPrinted } from './labels/labelJobs';
 import { lockPartsFreedFrom } from './parts/partRepository';
-import { findPhoto, insertPhoto } from './units/photos';
+import { keepPhoto } from '@/services/photos/keepPhoto';
+import { readMachine, readPressing } from '@/services/machine/readMachine';
+import { deletePhotosOf, findPhoto, insertPhoto } from './units/photos';
 import { currentRules } from './rules/houseRulesRepository';
 import { factsOut, partsOut, stockOut, unitsOut } from './reading/readOut';
 import { readTallies } from './tallies/readTallies';
 import { newsBetween } from './facts/newsBetween';
-import { recount } from './tallies/catchUp';
+import { dropArchive } from './archive/archiveRepository';
+import { recount, recountWhenDue } from './tallies/catchUp';
 
 /** Tables that grow with the work of a shop. */
 const growing = ['facts', 'fact_parts', 'units', 'parts', 'parcel_lines', 'unit_tallies', 'label_jobs', 'unit_photos'];
@@ -67,9 +84,10 @@ const allowed: readonly (readonly [part: string, because: string])[] = [
   ],
   ['and tag like', 'figures may stand anywhere in a tag: an index that holds it is read'],
   ['where `id` in (', 'the records of a thousand units are asked for by key, which is half of this small shop'],
+  ['from archived_units a where a.unit_id = u.id', 'a command that moves old facts looks at every unit once'],
   [
-    'from `parts` where `place` in (?)',
-    'other limits regrade the whole shelf: what would change is asked for by a lead',
+    'partition by e.model_id, substring_index',
+    'a command that moves old facts asks for the latest times of every step',
   ],
 ];
 
@@ -78,13 +96,12 @@ const notRun: Readonly<Record<string, string>> = {};
 
 let scratch: Scratch;
 let lead: Person;
-const now = new Date('2026-11-28T12:00:00Z');
+const now = demoDay;
 const asked = new Map<string, { readonly sql: string; readonly bindings: readonly unknown[] }>();
 const run = new FunctionsRun();
 
 beforeAll(async () => {
-  scratch = await scratchDatabase();
-  await loadDemo(scratch.db, now);
+  scratch = await demoScratch(demoDay);
   await growShop(scratch.db, 100_000);
   lead = await somebody(scratch.db, 'Grown R.', 'lead');
   await run.begin();
@@ -131,6 +148,7 @@ async function askEverything(db: Knex): Promise<void> {
   await readClaim(db, triage.parcel_id);
   await readForecastGround(db, triage.parcel_id, now);
   await readTriage(db, lead.id, now);
+  await readDocument(db, 'oddkin-lantern-5', 1, now);
   await readScore(db, now);
   await readApart(db);
   await readSheets(db, 'teardown', now);
@@ -139,9 +157,30 @@ async function askEverything(db: Knex): Promise<void> {
   await readRunSheet(db, teardown.tag);
   await readMeanwhile(db, teardown.tag, now);
   await readTimers(db);
-  await readGrade(db, now, part.tag);
-  for (const words of ['', 'lantern b', 'zzz']) await readShelf(db, words, 0, now);
-  await readShelf(db, '', 40, now);
+  await readGrade(db, now, '', part.tag);
+  await readAgreement(db);
+  for (const words of ['', 'lantern b', 'zzz']) await readShelf(db, { ...plainQuery, words }, now);
+  for (const sort of shelfSorts)
+    for (const more of [
+      { fits: 'oddkin-lantern-5' },
+      { category: 'battery', grade: 'B', isDown: true },
+      { bin: 'A' },
+      { bin: 'A01' },
+      { place: 'assigned' },
+      { place: 'lost' },
+    ] as const)
+      await readShelfRows(db, { ...plainQuery, sort, ...more }, 200, now);
+  await readStock(db, now);
+  await readPicks(db, now);
+  await readLeaving(db, now);
+  await countBins(db, ['A01', 'B02'], [{ tag: 'P-00007', bin: 'A01' }]);
+  await readThing(db, 'P-00007', now);
+  await readFits(db, { interchange: 'panel-13-30', category: 'display', place: 'shelf' } as Part, now);
+  await readSupplies(db, now);
+  await sayOfSupply(db, 'nothing', 0, { says: 'counted', count: 1, because: 'test' }, { at: now, by: lead.id });
+  const [supply] = (await readSupplies(db, now)).rows;
+  const { key = '' } = supply?.record ?? {};
+  await sayOfSupply(db, key, 0, { says: 'counted', count: 9, because: 'test' }, { at: now, by: lead.id });
   await readRacks(db, now);
   await readBin(db, part.bin);
   await readMatch(db, now, match.tag);
@@ -175,7 +214,8 @@ async function askEverything(db: Knex): Promise<void> {
   await lines.return(undefined);
   await readContacts(db);
   await readPrinter(db);
-  await readLabel(db, part.tag, now);
+  await readLabels(db, part.tag, now);
+  await readLabels(db, 'BIN-A', now);
   await readPlanner(db, 'oddkin-lantern-5', now);
   await readRulesPreview(db, rules, now);
   await readPricesPreview(
@@ -210,15 +250,39 @@ async function askEverything(db: Knex): Promise<void> {
   const own = (await db('facts').where({ subject_id: unit }).orderBy('position', 'desc').first()) as { id: string };
   await correctDoer(db, own.id, lead.id, { at: now, by: lead.id });
   await readLine(db, now, 'bench-1');
+  const folder = mkdtempSync(join(tmpdir(), 'plucky-archive-'));
+  process.env.PLUCKY_ARCHIVES = folder;
+  try {
+    await archiveFacts(db, '2025-06-01', folder, now);
+    await dropArchive(db, 0);
+    const archived = (await db('archived_units as a')
+      .join('units as u', 'u.id', 'a.unit_id')
+      .first('u.tag')) as UnitRow;
+    await readThing(db, archived.tag, now);
+    await readExports(db);
+  } finally {
+    delete process.env.PLUCKY_ARCHIVES;
+    rmSync(folder, { recursive: true });
+  }
   await recount(db, now);
   await recount(db, now);
+  await recountWhenDue(db, now, 0);
   await takeInHand(db, triage.id, lead, now);
   await markPrinted(db, [1, 2], now);
   const photo = { id: randomUUID(), unit_id: triage.id, jpeg: Buffer.from('x'), taken_by: lead.id, taken_at: now };
   await insertPhoto(db, photo);
   await findPhoto(db, triage.id, photo.id);
+  await keepPhoto(db, { id: randomUUID(), unitId: triage.id, bytes: await smallPicture() }, lead, now);
+  await db.transaction((trx) => deletePhotosOf(trx, [triage.id]));
+  await readMachine(db, { home: tmpdir(), isDemo: false }, now);
+  await readPressing(db, { home: tmpdir(), isDemo: false }, now);
   await db.transaction(async (trx) => void (await lockPartsFreedFrom(trx, sent.id)));
 }
+
+const smallPicture = (): Promise<Buffer> =>
+  sharp({ create: { width: 8, height: 8, channels: 3, background: 'teal' } })
+    .jpeg()
+    .toBuffer();
 
 interface Step {
   readonly table: string | null;

@@ -1,8 +1,12 @@
+import type { BenchWait, Landing } from '@/core/instruments/landing';
+import type { ReadingMessage } from '@/core/instruments/message';
+import type { Outcome } from '@/core/shared/outcome';
+import type { CellRecord } from '@/core/battery/cellRecord';
 import type { RememberedMapping } from '@/core/intake/columnMapping';
 import type { CostRule } from '@/core/shared/costRule';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { Mark } from '@/core/findings/mark';
-import type { Part, SheetState, Unit } from '@/core/entities/entities';
+import type { GradeVerdict, Part, SheetState, Unit } from '@/core/entities/entities';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Was } from '@/core/shop/was';
@@ -14,6 +18,7 @@ import type { FirstModel } from '@/core/procedure/upgradeModel';
 import type { ContactKind } from '@/core/contacts/contacts';
 import type { Guide } from '@/core/people/guides';
 import type { GradeCents } from '@/core/prices/priceList';
+import type { TalliedFact } from '@/core/tallies/talliesOf';
 import type { TallyKind } from '@/core/tallies/tally';
 import type { Role } from '@/core/people/roles';
 import type { ShopChange } from '@/core/people/shopChange';
@@ -93,6 +98,14 @@ export interface PartRow {
   assigned_to: string | null;
   is_data_cleared: number;
   carries: readonly string[];
+  plus_minus: Readonly<Record<string, number>>;
+  reuse: 'never' | 'asked' | null;
+  cell: CellRecord | null;
+  second_look: GradeVerdict | null;
+  reserved_for: string | null;
+  stored_at: string | null;
+  /** When a cell on the shelf is to be topped up: worked out of the others, so that it can be asked for. */
+  due_at: string | null;
   findings: readonly (Part['findings'][number] | Finding)[];
   version: number;
   last_fact_id: string;
@@ -121,6 +134,7 @@ interface FactColumns {
   undoes: string | null;
   touched: readonly TouchedRow[];
   rules_version: number | null;
+  clock_off_s: number | null;
 }
 
 /** A row of the log: like the fact, one of a union that its type tells apart. */
@@ -185,21 +199,79 @@ export interface PersonRow {
   name: string;
   role: Role;
   pin_hash: string;
-  failed_count: number;
-  locked_until: Date | null;
   usual_bench: string | null;
   /** ISO date. */
   certified_until: string | null;
   left_at: Date | null;
-  epoch: number;
+  /** The last time; null when never. */
+  signed_in_at: Date | null;
   version: number;
   put_away: readonly Guide[];
+}
+
+/** Wrong PINs of one person from one place. */
+export interface PinTryRow {
+  person_id: string;
+  origin: string;
+  /** In a row, since the last lock. */
+  failed_count: number;
+  /** Since the last right one. */
+  wrong_count: number;
+  last_at: Date;
+  locked_until: Date | null;
+}
+
+export interface KnownDeviceRow {
+  person_id: string;
+  /** SHA-256 of what the browser holds. */
+  digest: string;
+  last_at: Date;
+}
+
+/** Somebody who is signed in somewhere. */
+export interface SessionRow {
+  /** SHA-256 of what the browser holds. */
+  digest: string;
+  id: string;
+  person_id: string;
+  bench: string;
+  address: string;
+  began_at: Date;
+  /** The last press, to the minute. */
+  seen_at: Date;
+  idle_until: Date;
+  ends_at: Date;
 }
 
 export interface BenchRow {
   id: string;
   name: string;
   is_in_use: number;
+}
+
+export interface InstrumentKeyRow {
+  id: string;
+  name: string;
+  bench: string;
+  digest: string;
+  made_by: string;
+  made_at: Date;
+  revoked_at: Date | null;
+}
+
+export interface BenchWaitRow {
+  bench: string;
+  waits: BenchWait;
+  said_at: Date;
+}
+
+export interface InstrumentReadingRow {
+  no: number;
+  id: string;
+  bench: string;
+  message: ReadingMessage;
+  became: Outcome<Landing>;
+  received_at: Date;
 }
 
 export interface ReadKeyRow {
@@ -258,6 +330,16 @@ export interface ShopChangeRow {
 export interface FactPartRow {
   part_id: string;
   position: number;
+}
+
+export interface SupplyRow {
+  key: string;
+  counted: number | null;
+  counted_at: string | null;
+  used_then: number;
+  received: number;
+  lead_days: number;
+  version: number;
 }
 
 export interface RackRow {
@@ -337,6 +419,29 @@ export interface UnitTalliesRow {
   unit_id: string;
   /** Kind, model, parcel, what it is about, what more, how many, how many good: the columns of `tallies`. */
   tallies: readonly (readonly [TallyKind, string, string, string, string, number, number])[];
+}
+
+export interface ArchiveRow {
+  id: number;
+  /** Its name, without a folder. */
+  file: string;
+  left_before: Date;
+  made_at: Date;
+  units: number;
+  facts: number;
+  sha256: string;
+}
+
+export interface ArchivedUnitRow {
+  unit_id: string;
+  archive_id: number;
+  at_byte: number;
+  bytes: number;
+  facts: number;
+  /** Of work on its run sheets, as far as it is not in the log. */
+  seconds: number;
+  /** What is counted of the facts that are not in the log. */
+  counted: readonly TalliedFact[];
 }
 
 export interface TalliedRow {
@@ -435,6 +540,13 @@ export const columns = {
     'assigned_to',
     'is_data_cleared',
     'carries',
+    'plus_minus',
+    'reuse',
+    'cell',
+    'second_look',
+    'reserved_for',
+    'stored_at',
+    'due_at',
     'findings',
     'version',
     'last_fact_id',
@@ -458,6 +570,7 @@ export const columns = {
     'payload',
     'touched',
     'rules_version',
+    'clock_off_s',
   ] satisfies (keyof FactRow)[],
   models: ['id', 'version', 'name', 'document', 'published_at', 'note', 'published_by'] satisfies (keyof ModelRow)[],
   model_cards: ['id', 'version', 'name', 'kind', 'card'] satisfies (keyof ModelCardRow)[],
@@ -488,16 +601,52 @@ export const columns = {
     'name',
     'role',
     'pin_hash',
-    'failed_count',
-    'locked_until',
     'usual_bench',
     'certified_until',
     'left_at',
-    'epoch',
+    'signed_in_at',
     'version',
     'put_away',
   ] satisfies (keyof PersonRow)[],
+  sessions: [
+    'digest',
+    'id',
+    'person_id',
+    'bench',
+    'address',
+    'began_at',
+    'seen_at',
+    'idle_until',
+    'ends_at',
+  ] satisfies (keyof SessionRow)[],
+  pin_tries: [
+    'person_id',
+    'origin',
+    'failed_count',
+    'wrong_count',
+    'last_at',
+    'locked_until',
+  ] satisfies (keyof PinTryRow)[],
+  known_devices: ['person_id', 'digest', 'last_at'] satisfies (keyof KnownDeviceRow)[],
   benches: ['id', 'name', 'is_in_use'] satisfies (keyof BenchRow)[],
+  instrument_keys: [
+    'id',
+    'name',
+    'bench',
+    'digest',
+    'made_by',
+    'made_at',
+    'revoked_at',
+  ] satisfies (keyof InstrumentKeyRow)[],
+  bench_waits: ['bench', 'waits', 'said_at'] satisfies (keyof BenchWaitRow)[],
+  instrument_readings: [
+    'no',
+    'id',
+    'bench',
+    'message',
+    'became',
+    'received_at',
+  ] satisfies (keyof InstrumentReadingRow)[],
   read_keys: [
     'id',
     'name',
@@ -513,6 +662,15 @@ export const columns = {
   prices: ['id', 'model_id', 'part_ref', 'cents', 'from_day', 'set_by', 'set_at'] satisfies (keyof PriceRow)[],
   shop_changes: ['id', 'kind', 'about', 'fields', 'changed_by', 'changed_at'] satisfies (keyof ShopChangeRow)[],
   fact_parts: ['part_id', 'position'] satisfies (keyof FactPartRow)[],
+  supplies: [
+    'key',
+    'counted',
+    'counted_at',
+    'used_then',
+    'received',
+    'lead_days',
+    'version',
+  ] satisfies (keyof SupplyRow)[],
   racks: ['code', 'row_count', 'boxes', 'room', 'category', 'is_in_use'] satisfies (keyof RackRow)[],
   tallies: [
     'generation',
@@ -526,6 +684,16 @@ export const columns = {
     'revision',
   ] satisfies (keyof TallyRow)[],
   unit_tallies: ['generation', 'unit_id', 'tallies'] satisfies (keyof UnitTalliesRow)[],
+  archives: ['id', 'file', 'left_before', 'made_at', 'units', 'facts', 'sha256'] satisfies (keyof ArchiveRow)[],
+  archived_units: [
+    'unit_id',
+    'archive_id',
+    'at_byte',
+    'bytes',
+    'facts',
+    'seconds',
+    'counted',
+  ] satisfies (keyof ArchivedUnitRow)[],
   tallied: [
     'id',
     'position',

@@ -13,10 +13,30 @@ export function parseDto<T extends object>(type: new () => T, input: unknown): O
   if (typeof input !== 'object' || input === null || Array.isArray(input)) {
     return refuse('bad-input', { field: 'request', says: 'it must be one object' });
   }
+  const strange = strangeIn(input);
+  if (strange) return refuse('bad-input', strange);
   const instance = plainToInstance(type, input, { exposeDefaultValues: false });
   const [error] = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   if (error) return refuse('bad-input', describe(error));
   return accept(JSON.parse(JSON.stringify(instance)) as T);
+}
+
+/** Names that every object answers to: what reads objects by their class would take them for that. */
+const everybodys: ReadonlySet<string> = new Set(['constructor', '__proto__', 'prototype']);
+/** Deeper than any document of ours; what goes in by itself would run out of room. */
+const mostDeep = 60;
+
+/** What no reader of classes should be given: a key that every object has, or things in things without end. */
+function strangeIn(input: object): { field: string; says: string } | null {
+  const waiting: { readonly value: object; readonly depth: number }[] = [{ value: input, depth: 1 }];
+  for (let next = waiting.pop(); next; next = waiting.pop()) {
+    if (next.depth > mostDeep) return { field: 'request', says: `it is nested more than ${mostDeep} levels deep` };
+    for (const [key, value] of Object.entries(next.value)) {
+      if (everybodys.has(key)) return { field: key, says: 'no field is called so' };
+      if (typeof value === 'object' && value !== null) waiting.push({ value: value as object, depth: next.depth + 1 });
+    }
+  }
+  return null;
 }
 
 function describe(error: ValidationError, path = ''): { field: string; says: string } {

@@ -3,11 +3,14 @@ import { labelMm, type LabelContent, type LabelPaper } from './labelContent';
 import { labelOf } from '@/words/catalogue/papers';
 
 /** A label as SVG with a Data Matrix code that a scanner reads as the tag. Sizes are in millimetres. */
-export function drawLabelSvg({ tag, title, fact }: LabelContent, { widthMm, heightMm }: LabelPaper): string {
-  const code = bwipjs.toSVG({ bcid: 'datamatrix', text: tag, scale: 1, paddingwidth: 0, paddingheight: 0 });
-  const box = /viewBox="0 0 (\d+(?:\.\d+)?) (\d+(?:\.\d+)?)"/.exec(code);
+export function drawLabelSvg(
+  { tag, code = tag, title, fact }: LabelContent,
+  { widthMm, heightMm }: LabelPaper,
+): string {
+  const drawn = bwipjs.toSVG({ bcid: 'datamatrix', text: code, scale: 1, paddingwidth: 0, paddingheight: 0 });
+  const box = /viewBox="0 0 (\d+(?:\.\d+)?) (\d+(?:\.\d+)?)"/.exec(drawn);
   const size = Number(box?.[1] ?? 1);
-  const inner = code.replace(/^[\s\S]*?<svg[^>]*>/, '').replace(/<\/svg>\s*$/, '');
+  const inner = drawn.replace(/^[\s\S]*?<svg[^>]*>/, '').replace(/<\/svg>\s*$/, '');
   const { width, height } = labelMm;
   const titleLines = broken(title, titleLetters)
     .map(

@@ -1,9 +1,10 @@
 import Ajv from 'ajv/dist/2020';
 import schema from '../../docs/formats/house-rules.schema.json';
 import { houseRulesFormat as format, startingHouseRules, type HouseRules } from '@/core/shared/houseRules';
-import { unusableLimits } from '@/core/shared/gradingLimits';
+import { gradingFault } from '@/core/shared/gradingRules';
 import { asWritten } from '@/core/shared/schools';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { sizeFault } from './documentSize';
 
 type Document = Omit<HouseRules, 'version'> & { readonly format: string };
 
@@ -15,10 +16,12 @@ const newer = {
   shop: { address: startingHouseRules.shop.address },
   schools: asWritten,
   missingTools: startingHouseRules.missingTools,
-  gradingLimits: startingHouseRules.gradingLimits,
+  gradingChoices: startingHouseRules.gradingChoices,
+  classLimits: startingHouseRules.classLimits,
   fixtures: startingHouseRules.fixtures,
   selling: startingHouseRules.selling,
   label: startingHouseRules.label,
+  sessions: startingHouseRules.sessions,
 };
 
 /** The rules as a document that can be edited and read again. */
@@ -38,6 +41,7 @@ export function readHouseRules(text: string): Outcome<Omit<HouseRules, 'version'
   } catch {
     return refuse('rules-invalid', { place: 'document', fault: 'not-json' });
   }
+  if (sizeFault(document)) return refuse('rules-invalid', { place: 'document', fault: 'too-large' });
   if (!validate(document)) {
     const [error] = validate.errors ?? [];
     const property = error?.params.additionalProperty ?? error?.params.missingProperty;
@@ -49,8 +53,6 @@ export function readHouseRules(text: string): Outcome<Omit<HouseRules, 'version'
   if (Math.abs(sum - 1) > 1e-9) return refuse('rules-invalid', { place: 'gradeMix', fault: 'sum' });
   if (rules.saleGradeShift.better + rules.saleGradeShift.worse > 1)
     return refuse('rules-invalid', { place: 'saleGradeShift', fault: 'sum' });
-  const outOfOrder = rules.gradingLimits && unusableLimits(rules.gradingLimits);
-  if (outOfOrder) return refuse('rules-invalid', { place: `gradingLimits.${outOfOrder}`, fault: 'order' });
   const { language, currency, timeZone } = rules.shop;
   try {
     new Intl.NumberFormat(language, { style: 'currency', currency });
@@ -58,5 +60,14 @@ export function readHouseRules(text: string): Outcome<Omit<HouseRules, 'version'
   } catch {
     return refuse('rules-invalid', { place: 'shop', fault: 'unknown-code' });
   }
-  return accept({ ...newer, ...rules, shop: { ...newer.shop, ...rules.shop } });
+  const read = {
+    ...newer,
+    ...rules,
+    shop: { ...newer.shop, ...rules.shop },
+    // Attributes that came later begin as a shop does.
+    gradingLimits: { ...startingHouseRules.gradingLimits, ...rules.gradingLimits },
+    gradingChoices: { ...startingHouseRules.gradingChoices, ...rules.gradingChoices },
+  };
+  const fault = gradingFault(read);
+  return fault ? refuse('rules-invalid', fault) : accept(read);
 }

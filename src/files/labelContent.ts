@@ -1,6 +1,8 @@
 /** What stands on a label: the code, what it is, and one line of fact. */
 export interface LabelContent {
+  /** Read large, and by a scanner unless the code is another. */
   readonly tag: string;
+  readonly code?: string;
   readonly title: string;
   readonly fact: string;
 }

@@ -1,4 +1,5 @@
 import { picturesOf, readCode } from '../../tests/support/readCode';
+import { readBinCode } from '@/core/shelf/binCode';
 import { fitted, labelMm } from './labelContent';
 import { drawLabelSvg } from './drawLabelSvg';
 import { writeLabelPdf } from './writeLabelPdf';
@@ -31,7 +32,7 @@ describe('labels', () => {
   });
 
   test('the PDF is one page of the label’s size with our own fonts in it', async () => {
-    const text = (await writeLabelPdf(label, paper)).toString('latin1');
+    const text = (await writeLabelPdf([label], paper)).toString('latin1');
     expect(text.startsWith('%PDF-')).toBe(true);
     expect(text).toMatch(/MediaBox \[0 0 198\.4\d* 102\.0\d*\]/);
     expect(text).toContain('Atkinson');
@@ -42,7 +43,7 @@ describe('labels', () => {
     [{ widthMm: 100, heightMm: 36 }, [283.4, 102]],
     [{ widthMm: 35, heightMm: 60 }, [99.2, 170]],
   ] as const)('on paper of %j it is drawn whole, and read', async (other, [width, height]) => {
-    const pdf = await writeLabelPdf(label, other);
+    const pdf = await writeLabelPdf([label], other);
     const box = /MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(pdf.toString('latin1'));
     expect(Number(box?.[1])).toBeCloseTo(width, 0);
     expect(Number(box?.[2])).toBeCloseTo(height, 0);
@@ -53,8 +54,17 @@ describe('labels', () => {
     expect(drawLabelSvg(label, other)).toContain(`width="${other.widthMm}mm" height="${other.heightMm}mm"`);
   });
 
+  test('the labels of a rack are pages of one PDF, each read as its bin by a scanner', async () => {
+    const bins = ['A', 'A01', 'A02'].map((tag) => ({ tag, code: `BIN-${tag}`, title: 'any part', fact: 'row 1' }));
+    const pdf = await writeLabelPdf(bins, paper);
+    expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length).toBe(3);
+    const codes = await Promise.all(picturesOf(pdf).map((picture) => readCode(picture)));
+    expect(codes.flat().sort()).toEqual(['BIN-A', 'BIN-A01', 'BIN-A02']);
+    expect(codes.flat().map(readBinCode).sort()).toEqual(['A', 'A01', 'A02']);
+  });
+
   test.each(['U-0747', 'P-20639', 'S-0012'])('a scanner reads %s off the PDF', async (tag) => {
-    const [code] = picturesOf(await writeLabelPdf({ ...label, tag }, paper));
+    const [code] = picturesOf(await writeLabelPdf([{ ...label, tag }], paper));
     expect(await readCode(code as ImageData)).toEqual([tag]);
   });
 

@@ -3,6 +3,7 @@ import firstSchema from '../../docs/formats/model-1.schema.json';
 import schema from '../../docs/formats/model.schema.json';
 import type { Model } from '@/core/procedure/model';
 import { upgradeModel, type FirstModel } from '@/core/procedure/upgradeModel';
+import { sizeFault } from './documentSize';
 
 /** What a draft may still lack: texts may be empty, lists too, figures may be out of range. Shapes must be right. */
 const forgiven = new Set(['minLength', 'minItems', 'minProperties', 'pattern', 'minimum', 'maximum', 'anyOf']);
@@ -29,6 +30,8 @@ const validateFirst = ajv.compile<FirstModel>({ ...relaxed(firstSchema), $id: 'p
  * @returns the draft, or the place and what is wrong with its shape
  */
 export function readDraftDocument(document: unknown): { readonly model: Model } | { readonly says: string } {
+  const size = sizeFault(document);
+  if (size) return { says: `has ${size.count} in one place (${size.what}); the most is ${size.most}` };
   if (validateFirst(document)) return { model: upgradeModel(document) };
   if (validate(document)) return { model: document };
   const [error] = validate.errors ?? [];

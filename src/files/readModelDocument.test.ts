@@ -26,7 +26,7 @@ const problem = (change: (model: Record<string, unknown>) => void) => {
 
 describe('readModelDocument', () => {
   test.each(shippedModels.map((model) => [model.name, model] as const))('%s goes through without loss', (_, model) => {
-    expect(readModelDocument(JSON.stringify(model))).toEqual({ model, problems: [] });
+    expect(readModelDocument(JSON.stringify(model))).toEqual({ model, problems: [], more: 0 });
   });
 
   test('errors name the place', () => {
@@ -52,6 +52,24 @@ describe('readModelDocument', () => {
     const { model, problems } = readModelDocument(text);
     expect(model).toBeNull();
     expect(problems.length).toBeGreaterThan(0);
+  });
+
+  test.each([
+    ['a list that is too long', { parts: Array.from({ length: 16_000 }, () => ({})) }, 'parts'],
+    ['a list inside', { operations: [{ opens: Array.from({ length: 3_000 }, () => 'a') }] }, 'operations[0].opens'],
+    ['nested too deep', JSON.parse(`${'['.repeat(500)}${']'.repeat(500)}`) as object, 'document'],
+    ['too many values', Array.from({ length: 1_500 }, () => Array.from({ length: 1_500 }, () => 0)), 'document'],
+  ])('%s is refused by one sentence', (_, document, place) => {
+    const { model, problems } = readModelDocument(JSON.stringify(document));
+    expect(model).toBeNull();
+    expect(problems).toMatchObject([{ rule: 'too-large', place }]);
+  });
+
+  test('of very many faults fifty are told, and how many more there are; what stands in the way comes first', () => {
+    const wrong = { ...phone, parts: Array.from({ length: 400 }, () => ({})) };
+    const read = readModelDocument(JSON.stringify(wrong));
+    expect(read.problems).toHaveLength(50);
+    expect(read.more).toBeGreaterThan(400);
   });
 
   test('the example of the format’s page is a sound model', () => {

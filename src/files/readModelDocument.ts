@@ -7,6 +7,7 @@ import { placeOf, type ModelProblem } from '@/core/procedure/checks/problem';
 import { modelFormat, type Model } from '@/core/procedure/model';
 import { firstFormat, upgradeModel, type FirstModel } from '@/core/procedure/upgradeModel';
 import type { Path } from '@/core/procedure/patch';
+import { sizeFault } from './documentSize';
 
 const ajv = new Ajv({ allErrors: true, strict: false });
 const validate = ajv.compile<Model>(schema);
@@ -20,6 +21,8 @@ export interface ReadModel {
   /** What can be drawn and edited; null when the document does not satisfy the schema. */
   readonly model: Model | null;
   readonly problems: readonly ModelProblem[];
+  /** Faults beyond those that are told. */
+  readonly more: number;
 }
 
 /**
@@ -34,6 +37,25 @@ export function readModelDocument(text: string): ReadModel {
     const says = error instanceof Error ? error.message : 'no JSON';
     return fault('json', message('checks.fileNotJson', { says }), message('checks.correctInTextEditor'));
   }
+  const size = sizeFault(document);
+  if (size) {
+    const { what, count, most, path } = size;
+    const says = message('checks.tooMany', { what, count, most });
+    return {
+      model: null,
+      problems: [
+        {
+          rule: 'too-large',
+          severity: 'error',
+          place: placeOf(document, path),
+          path,
+          says,
+          mend: message('checks.takeOut'),
+        },
+      ],
+      more: 0,
+    };
+  }
   const format = (document as { format?: unknown } | null)?.format;
   const isFirst = format === firstFormat;
   if (typeof format === 'string' && format !== modelFormat && !isFirst && format.startsWith('plucky-parcel/model@')) {
@@ -45,26 +67,32 @@ export function readModelDocument(text: string): ReadModel {
   }
   const isRight = isFirst ? validateFirst(document) : validate(document);
   if (!isRight) {
-    const problems = ((isFirst ? validateFirst : validate).errors ?? [])
-      // The alternatives of a choice report their own misses; the choice itself says nothing more.
-      .filter(({ keyword }) => keyword !== 'oneOf')
-      .slice(0, mostFaults)
-      .map(({ instancePath, message: text, params }) => {
-        const path = pathOf(document, instancePath);
-        return {
-          rule: 'schema',
-          severity: 'error' as const,
-          place: placeOf(document, path),
-          path,
-          says: message('checks.it', { says: text ?? 'is not right', detail: detailOf(params) }),
-          mend: message('checks.docsFormatsModelMdExplains'),
-        };
-      });
-    return { model: null, problems };
+    // The alternatives of a choice report their own misses; the choice itself says nothing more.
+    const faults = ((isFirst ? validateFirst : validate).errors ?? []).filter(({ keyword }) => keyword !== 'oneOf');
+    const problems = faults.slice(0, mostFaults).map(({ instancePath, message: text, params }) => {
+      const path = pathOf(document, instancePath);
+      return {
+        rule: 'schema',
+        severity: 'error' as const,
+        place: placeOf(document, path),
+        path,
+        says: message('checks.it', { says: text ?? 'is not right', detail: detailOf(params) }),
+        mend: message('checks.docsFormatsModelMdExplains'),
+      };
+    });
+    return { model: null, problems, more: faults.length - problems.length };
   }
   const model = upgradeModel(document as Model | FirstModel);
-  return { model, problems: checkModel(model) };
+  const found = checkModel(model);
+  const problems = found.length <= mostFaults ? found : worstFirst(found).slice(0, mostFaults);
+  return { model, problems, more: found.length - problems.length };
 }
+
+/** Of many, those that stand in the way come first, each kind in the order of the document. */
+const worstFirst = (problems: readonly ModelProblem[]): readonly ModelProblem[] => [
+  ...problems.filter(({ severity }) => severity === 'error'),
+  ...problems.filter(({ severity }) => severity !== 'error'),
+];
 
 /** Whether a document may be published: warnings may stay, errors may not. */
 export const isPublishable = ({ model, problems }: ReadModel): boolean =>
@@ -73,6 +101,7 @@ export const isPublishable = ({ model, problems }: ReadModel): boolean =>
 const fault = (rule: string, says: Message<'checks'>, mend: Message<'checks'>): ReadModel => ({
   model: null,
   problems: [{ rule, severity: 'error', place: 'document', path: [], says, mend }],
+  more: 0,
 });
 
 /** `/operations/3/face` → the path; numbers only where there is a list. */

@@ -10,16 +10,18 @@ export interface ReadTable {
 
 export const mostBytes = 5 * 1024 * 1024;
 export const mostRows = 20_000;
+const usual = { mostBytes, mostRows, most: '5 MB' };
 const separators = [',', ';', '\t', '|'] as const;
 
 /**
  * Reads a table from the bytes of a CSV file, finding its encoding and separator.
  *
- * @refuses 'file-empty'; 'file-too-large' above 5 MB or 20,000 rows; 'file-unreadable' for what is no text table
+ * @param bounds  above which it is not read; `most` says the bytes in words
+ * @refuses 'file-empty'; 'file-too-large'; 'file-unreadable' for what is no text table
  */
-export function readTable(bytes: Uint8Array): Outcome<ReadTable> {
+export function readTable(bytes: Uint8Array, bounds: typeof usual = usual): Outcome<ReadTable> {
   if (bytes.length === 0) return refuse('file-empty');
-  if (bytes.length > mostBytes) return refuse('file-too-large', { most: '5 MB' });
+  if (bytes.length > bounds.mostBytes) return refuse('file-too-large', { most: bounds.most });
   const decoded = decode(bytes);
   if (!decoded) return refuse('file-unreadable', { says: message('refusals.notText') });
   const { text, encoding } = decoded;
@@ -31,10 +33,10 @@ export function readTable(bytes: Uint8Array): Outcome<ReadTable> {
       bom: true,
       relax_column_count: true,
       skip_empty_lines: true,
-      to: mostRows + 2,
+      to: bounds.mostRows + 2,
     });
-    if (rows.length > mostRows + 1)
-      return refuse('file-too-large', { most: message('refusals.rowsMost', { rows: mostRows }) });
+    if (rows.length > bounds.mostRows + 1)
+      return refuse('file-too-large', { most: message('refusals.rowsMost', { rows: bounds.mostRows }) });
     return accept({ rows, encoding, separator });
   } catch (error) {
     const line = error instanceof Error && 'lines' in error ? Number(error.lines) : 0;
@@ -54,12 +56,22 @@ function decode(bytes: Uint8Array): { text: string; encoding: ReadTable['encodin
   }
 }
 
-/** The separator that cuts the first lines into the most columns, outside quotation marks. */
+/**
+ * The separator that cuts the first lines into the most columns, outside quotation marks; one that cuts all of them into
+ * equally many before one that does not: a comma may stand before the parts of numbers.
+ */
 function findSeparator(text: string): string {
   const head = text
     .split(/\r?\n/, 5)
     .join('\n')
     .replace(/"[^"]*"/g, '');
-  const counts = separators.map((separator) => ({ separator, count: head.split(separator).length }));
-  return counts.reduce((best, entry) => (entry.count > best.count ? entry : best)).separator;
+  const lines = head.split('\n').filter((line) => line.trim() !== '');
+  const counts = separators.map((separator) => {
+    const each = lines.map((line) => line.split(separator).length);
+    const count = each.reduce((sum, columns) => sum + columns, 0);
+    return { separator, count, isEven: (each[0] ?? 1) > 1 && each.every((columns) => columns === each[0]) };
+  });
+  return counts.reduce((best, entry) =>
+    entry.isEven === best.isEven ? (entry.count > best.count ? entry : best) : entry.isEven ? entry : best,
+  ).separator;
 }

@@ -5,20 +5,18 @@ import type { FactRow, PartRow, PersonRow, UnitRow } from '@/data/rows';
 import { latestFacts } from '@/data/facts/latestFacts';
 import { newsBetween } from '@/data/facts/newsBetween';
 import { fillFactParts } from '@/data/migrations/fillFactParts';
-import { loadDemo } from '../../scripts/demo/loadDemo';
 import { shippedModels } from '../../tests/support/models';
-import { scratchDatabase, type Scratch } from '../../tests/support/scratch';
+import { demoDay, demoScratch, type Scratch } from '../../tests/support/scratch';
 import { exportFacts } from './facts/exportFacts';
 import { findAll } from './find/findAll';
 import { readHistory } from './history/readHistory';
 
 /** What is found, and what happened, in the demo workshop: held against plain counting over whole tables. */
 let scratch: Scratch;
-const now = new Date('2026-11-25T12:00:00Z');
+const now = demoDay;
 const zone = 'Europe/Dublin';
 beforeAll(async () => {
-  scratch = await scratchDatabase();
-  await loadDemo(scratch.db, now);
+  scratch = await demoScratch(demoDay);
 }, 120_000);
 afterAll(() => scratch.drop());
 

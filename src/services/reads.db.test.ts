@@ -3,8 +3,7 @@ import { lineStages } from '@/core/entities/stages';
 import { latestFacts } from '@/data/facts/latestFacts';
 import { passedStages } from '@/data/flow/passedStages';
 import { plantedHabit } from '../../scripts/demo/decisions';
-import { loadDemo } from '../../scripts/demo/loadDemo';
-import { scratchDatabase, type Scratch } from '../../tests/support/scratch';
+import { demoDay, demoScratch, type Scratch } from '../../tests/support/scratch';
 import type { ParcelRow, UnitRow } from '@/data/rows';
 import { timedSteps } from '@/data/yields/timedSteps';
 import { readBench } from './bench/readBench';
@@ -12,28 +11,32 @@ import { readSheets } from './bench/readSheets';
 import { readDock } from './dock/readDock';
 import { previewManifest } from './dock/previewManifest';
 import { readGrade } from './grade/readGrade';
-import { readLabel } from './labels/readLabel';
-import { readMatch } from './match/readMatch';
+import { readLabels } from './labels/readLabels';
+import { readMatch, readOffered } from './match/readMatch';
 import { findModels } from './models/findModels';
 import { readSignIn } from './people/readSignIn';
 import { readProve } from './prove/readProve';
 import { openShipment } from './send/openShipment';
 import { readPackingList } from './send/readPackingList';
 import { readSend } from './send/readSend';
+import { plainQuery, shelfSorts, type ShelfQuery, type ShelfSort } from '@/core/shelf/shelfQuery';
+import { partsAt } from '@/data/parts/partRepository';
+import { shippedModels } from '../../tests/support/models';
 import { readShelf } from './shelf/readShelf';
+import { readShelfRows, rowsAtOnce } from './shelf/readShelfRows';
 import { readLine } from './line/readLine';
 import { readThing } from './things/readThing';
-import { readScore } from './triage/readScore';
-import { newestModels } from '@/data/models/modelRepository';
-import type { Judged } from '@/core/triage/scoreProposals';
-import { readTriage } from './triage/readTriage';
+import { readScore, type JudgedRow } from './triage/readScore';
+import { insertModel, newestModels } from '@/data/models/modelRepository';
+import { catchUp } from '@/data/tallies/catchUp';
+import { phone } from '../../tests/support/models';
+import { mostDocuments, readDocument, readTriage } from './triage/readTriage';
 
 /** What each screen reads of the demo workshop. The demo is the same every time, but for its dates. */
 let scratch: Scratch;
-const now = new Date('2026-11-25T12:00:00Z');
+const now = demoDay;
 beforeAll(async () => {
-  scratch = await scratchDatabase();
-  await loadDemo(scratch.db, now);
+  scratch = await demoScratch(demoDay);
 }, 120_000);
 afterAll(() => scratch.drop());
 
@@ -44,11 +47,11 @@ describe('what the screens read', () => {
     const count = (stage: string) => states.find((state) => state.stage === stage)?.count;
     expect(count('dock')).toBe(2);
     expect(count('triage')).toBe((await readTriage(scratch.db, 'nobody', now)).units.length);
-    expect(count('grade')).toBe((await readGrade(scratch.db, new Date())).parts.length);
+    expect(count('grade')).toBe((await readGrade(scratch.db, new Date(), '')).parts.length);
     expect(count('match')).toBe((await readMatch(scratch.db, new Date())).units.length);
     expect(count('send')).toBe((await readSend(scratch.db, new Date())).ready.length);
-    const shelf = await readShelf(scratch.db, '', 0, new Date());
-    expect(count('shelf')).toBe(shelf.total + shelf.toShelve.length);
+    const shelf = await readShelf(scratch.db, plainQuery, new Date());
+    expect(count('shelf')).toBe(shelf.total + shelf.counts.reserved + shelf.toShelve.length);
     const passed = await passedStages(scratch.db, new Date(0));
     expect(passed.send).toBe(await countRows('units', { stage: 'sent' }));
   });
@@ -136,7 +139,7 @@ describe('what the screens read', () => {
     ]);
     const [habit] = habits;
     // By plain arithmetic: what these donors brought beyond what building was expected to, less the same of builds.
-    const mean = (all: readonly Judged[]) => all.reduce((sum, { byCents }) => sum + byCents, 0) / all.length;
+    const mean = (all: readonly JudgedRow[]) => all.reduce((sum, { byCents }) => sum + byCents, 0) / all.length;
     const builds = judged.filter(({ proposed, chosen }) => proposed === 'build' && chosen === 'build');
     const own = judged.filter(({ tag }) => habit?.tags.includes(tag));
     expect(habit?.cents).toBe(Math.round(mean(own) - mean(builds)));
@@ -203,16 +206,56 @@ describe('what the screens read', () => {
     expect(sorted(await timedSteps(scratch.db, modelId))).toEqual(sorted(wanted));
   });
 
-  test('Shelf: every part that waits has a bin, pages follow one another, and words narrow', async () => {
-    const first = await readShelf(scratch.db, '', 0, new Date());
-    const second = await readShelf(scratch.db, '', 1, new Date());
-    expect(first.pages).toBe(Math.ceil(first.total / 60));
-    const ids = [...first.parts, ...second.parts].map(({ id }) => id);
-    expect(new Set(ids).size).toBe(ids.length);
+  test('Shelf: every part that waits has a bin, rows follow one another, and words narrow', async () => {
+    const first = await readShelf(scratch.db, plainQuery, new Date());
     for (const { part, bin } of first.toShelve) expect(bin !== null).toBe(part.isDataCleared);
-    const displays = await readShelf(scratch.db, 'display', 0, new Date());
+    expect(first.parts.length).toBe(rowsAtOnce);
+    const rest = await readShelfRows(scratch.db, plainQuery, rowsAtOnce, new Date());
+    const ids = [...first.parts, ...rest.parts].map(({ id }) => id);
+    expect(new Set(ids).size).toBe(first.total);
+    expect([first.total, rest.total]).toEqual([first.counts.shelf, first.total]);
+    const displays = await readShelf(scratch.db, { ...plainQuery, words: 'display' }, new Date());
     expect(displays.total).toBe(await countRows('parts', { place: 'shelf', category: 'display' }));
-    expect((await readShelf(scratch.db, '', 99, new Date())).parts).toEqual([]);
+    const beyond = await readShelfRows(scratch.db, plainQuery, 10_000_000, new Date());
+    expect([beyond.parts.length, beyond.total]).toEqual([0, first.total]);
+  });
+
+  test('Shelf: every order and every filter gives what sorting and filtering all parts by hand gives', async () => {
+    const lying = (await partsAt(scratch.db, ['shelf'])).map((part) => ({ ...part, no: Number(part.tag.slice(2)) }));
+    const text = (value: string | null | undefined) => value ?? '';
+    type Lying = (typeof lying)[number];
+    const by: Readonly<Record<ShelfSort, (part: Lying) => readonly (string | number)[]>> = {
+      bin: ({ bin, no }) => [text(bin), no],
+      kind: ({ category, partRef, modelId, grade, no }) => [category, partRef, modelId, text(grade), no],
+      grade: ({ grade, category, partRef, no }) => [text(grade), category, partRef, no],
+      age: ({ storedAt, no }) => [text(storedAt), no],
+    };
+    const compare = (sort: ShelfSort) => (one: Lying, other: Lying) => {
+      const [a, b] = [by[sort](one), by[sort](other)];
+      const at = a.findIndex((value, index) => value !== b[index]);
+      return at < 0 ? 0 : (a[at] as string) < (b[at] as string) ? -1 : 1;
+    };
+    const classes = new Set(
+      shippedModels.find(({ id }) => id === 'brinewell-reed-2')?.parts.map((part) => part.interchange),
+    );
+    const filters: readonly (readonly [Partial<ShelfQuery>, (part: Lying) => boolean])[] = [
+      [{}, () => true],
+      [{ category: 'battery' }, ({ category }) => category === 'battery'],
+      [{ grade: 'B' }, ({ grade }) => grade === 'B'],
+      [{ fits: 'brinewell-reed-2' }, ({ interchange }) => classes.has(interchange)],
+      [{ bin: 'A' }, ({ bin }) => /^A\d/.test(text(bin))],
+      [{ bin: 'B02', words: 'b' }, ({ bin, grade }) => bin === 'B02' && grade === 'B'],
+      [{ fits: 'nobody-knows-it' }, () => false],
+    ];
+    for (const sort of shelfSorts)
+      for (const isDown of [false, true])
+        for (const [more, isShown] of filters) {
+          const { parts, total } = await readShelfRows(scratch.db, { ...plainQuery, sort, isDown, ...more }, 0, now);
+          const wanted = lying.filter(isShown).sort(compare(sort));
+          if (isDown) wanted.reverse();
+          expect(parts.map(({ tag }) => tag)).toEqual(wanted.slice(0, rowsAtOnce).map(({ tag }) => tag));
+          expect(total).toBe(wanted.length);
+        }
   });
 
   test('Match: the parts that are read are those that some slot could take', async () => {
@@ -290,15 +333,22 @@ describe('what the screens read', () => {
       tag: string;
       bin: string;
     }[];
-    expect(await readLabel(scratch.db, stored?.tag ?? '', new Date())).toMatchObject({
-      content: { tag: stored?.tag, fact: `grade B · bin ${stored?.bin}` },
+    expect(await readLabels(scratch.db, stored?.tag ?? '', new Date())).toMatchObject({
+      labels: [{ tag: stored?.tag, fact: `grade B · bin ${stored?.bin}` }],
       paper: { widthMm: 70, heightMm: 36 },
     });
     const [fresh] = (await scratch.db('units').whereNull('model_id').limit(1)) as { tag: string }[];
-    expect(await readLabel(scratch.db, fresh?.tag ?? '', new Date())).toMatchObject({
-      content: { title: 'model not known', fact: 'serial not read' },
+    expect(await readLabels(scratch.db, fresh?.tag ?? '', new Date())).toMatchObject({
+      labels: [{ title: 'model not known', fact: 'serial not read' }],
     });
-    expect(await readLabel(scratch.db, 'S-0010', new Date())).toBeUndefined();
+    for (const none of ['S-0010', 'BIN-Z', 'BIN-A99'])
+      expect(await readLabels(scratch.db, none, new Date())).toBeUndefined();
+    expect(await readLabels(scratch.db, 'BIN-A07', new Date())).toMatchObject({
+      labels: [{ tag: 'A07', code: 'BIN-A07', title: 'any part', fact: 'row 2, box 2, for 12' }],
+    });
+    const rack = await readLabels(scratch.db, 'BIN-B', new Date());
+    expect(rack?.labels.map(({ code }) => code).slice(0, 3)).toEqual(['BIN-B', 'BIN-B01', 'BIN-B02']);
+    expect(rack?.labels.length).toBe(16);
   });
 
   test('the library and the sign-in list', async () => {
@@ -320,4 +370,78 @@ describe('what the screens read', () => {
   async function countRows(table: string, where: object): Promise<number> {
     return ((await scratch.db(table).where(where).count({ n: '*' }).first()) as { n: number }).n;
   }
+});
+
+/** Last, since it adds to the shop: the same phone under many names, with one unit of each at a stage. */
+describe('what the screens read where there are many models', () => {
+  const count = 12;
+  const named = (at: number) => `copy-of-phone-${at}`;
+  beforeAll(async () => {
+    const publication = { at: now, note: '', by: '' };
+    for (let at = 0; at < count; at += 1)
+      await insertModel(scratch.db, { ...phone, id: named(at), name: `Copy ${at}`, version: 1 }, publication);
+    for (const [stage, from] of [
+      ['triage', 0],
+      ['match', 100],
+    ] as const) {
+      const whole = (await scratch.db('units').where({ model_id: phone.id, stage: 'match' }).first()) as UnitRow;
+      const row = Object.fromEntries(
+        Object.entries(whole)
+          .filter(([column]) => !['words', 'tag_no', 'timer_on'].includes(column))
+          .map(([column, value]) => [
+            column,
+            value !== null && typeof value === 'object' && !(value instanceof Date) ? JSON.stringify(value) : value,
+          ]),
+      );
+      for (let at = 0; at < count; at += 1)
+        await scratch.db('units').insert({
+          ...row,
+          id: crypto.randomUUID(),
+          tag: `U-${80_000 + from + at}`,
+          stage,
+          model_id: named(at),
+          model_version: 1,
+          line_no: null,
+          serial: null,
+          assigned: '{}',
+          fitted: '{}',
+        });
+    }
+    await catchUp(scratch.db);
+  });
+
+  test('Triage: the documents of the units that come first, the one that is asked for before all; others by themselves', async () => {
+    const first = await readTriage(scratch.db, 'nobody', now);
+    expect(first.models).toHaveLength(mostDocuments);
+    expect(first.units.length).toBeGreaterThanOrEqual(count + 4);
+    const asked = `U-${80_000 + count - 1}`;
+    const view = await readTriage(scratch.db, 'nobody', now, asked);
+    expect(view.models[0]?.id).toBe(named(count - 1));
+    // What is known comes with its model: of the phone itself there is much, of copies of it nothing.
+    expect(Object.keys(view.knowledge.yields).every((id) => view.models.some((model) => model.id === id))).toBe(true);
+    const own = await readDocument(scratch.db, phone.id, phone.version, now);
+    expect(own?.model.operations.length).toBe(phone.operations.length);
+    expect(Object.keys(own?.knowledge.yields ?? {})).toEqual([phone.id]);
+    expect(Object.keys(own?.knowledge.yields[phone.id] ?? {}).length).toBeGreaterThan(3);
+    expect(await readDocument(scratch.db, phone.id, 99, now)).toBeUndefined();
+    expect(await readDocument(scratch.db, 'no-such', 1, now)).toBeUndefined();
+  });
+
+  test('Match: every unit with its model in outline, the one that is asked for with its whole model and parts', async () => {
+    const asked = `U-${80_100 + 3}`;
+    const view = await readMatch(scratch.db, now, asked);
+    expect(view.offered).toBe(asked);
+    const whole = view.models.filter(({ operations }) => operations.length > 0);
+    expect(whole.map(({ id }) => id)).toEqual([named(3)]);
+    for (const unit of view.units.filter(({ tag }) => tag >= 'U-80100' && tag < 'U-80112')) {
+      const model = view.models.find(({ id }) => id === unit.modelId);
+      expect(model && slotNeeds(model, unit).length).toBe(slotNeeds(phone, unit).length);
+    }
+    const other = await readOffered(scratch.db, `U-${80_100 + 5}`, now);
+    expect(other.models).toMatchObject([
+      { id: named(5), operations: expect.arrayContaining([expect.anything()]) as never },
+    ]);
+    expect(other.parts.length).toBeGreaterThan(0);
+    expect(await readOffered(scratch.db, 'U-1', now)).toEqual({ parts: [], models: [] });
+  });
 });

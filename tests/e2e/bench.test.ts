@@ -52,7 +52,10 @@ test('a wait rings on every screen, outlives a reload and another browser, and l
   await says(page, /[23]:\d\d/);
   await press(page, 'm');
   await page.waitForFunction((own) => !location.pathname.endsWith(own), {}, tag);
+  // What the page says by itself as it opens is answered with the server's time: after that its clock may be changed.
+  const opened = page.waitForResponse((response) => response.url().endsWith('/api/instruments/wait'));
   await go(page, bench.url, `/bench/${tag}`);
+  await opened;
 
   // The clock of the browser goes on by five minutes: it is ready, and says so.
   await page.evaluate(() => {

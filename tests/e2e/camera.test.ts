@@ -43,7 +43,7 @@ test('on a phone the camera reads a label and opens its unit; the camera is let 
 test('a serial is taken at the Dock as if a scanner had typed it; elsewhere it is said that nothing takes it', async () => {
   const bench = await looking('ZX-CAMERA-4711', 'qrcode');
   const page = await bench.signIn('Imke R.');
-  await go(page, bench.url, '/shelf');
+  await go(page, bench.url, '/match');
   await page.click(openCamera);
   await says(page, 'ZX-CAMERA-4711 is no tag', 20_000);
   await press(page, 'Escape');

@@ -57,10 +57,10 @@ test('what cannot be read stays in its field and changes nothing; what contradic
 
 test('a stricter limit: which parts on the shelf would fall is said, and what was graded stays', async () => {
   const page = await bench.signIn('Sunniva T.');
-  await go(page, bench.url, '/rules');
-  await write(page, 'Capacity of a battery, grade B', '96');
+  await go(page, bench.url, '/rules/grading');
+  await write(page, 'Capacity against rated, grade B', '96');
   await says(page, 'A must be the strictest');
-  await write(page, 'Capacity of a battery, grade A', '99');
+  await write(page, 'Capacity against rated, grade A', '99');
   await page.waitForFunction(() => !document.body.innerText.includes('A must be the strictest'));
   await says(page, /parts? on the shelf changes? (its|their) grades?; the shelf is worth €[\d,.]+ less/);
   await says(page, 'A part keeps the grade it was given');

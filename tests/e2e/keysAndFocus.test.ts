@@ -24,12 +24,12 @@ async function readAll(): Promise<void> {
 test('space does the one next thing after a click on a line of the list, too', async () => {
   await go(page, bench.url, '/grade');
   const parts = () =>
-    page.$$eval('main nav li button', (all) => all.map(({ textContent }) => textContent?.trim() ?? ''));
+    page.$$eval('main nav > ul > li button', (all) => all.map(({ textContent }) => textContent?.trim() ?? ''));
   const before = await parts();
   const last = before.at(-1) ?? '';
-  await page.click('main nav li:last-of-type button');
+  await page.click('main nav > ul > li:last-of-type button');
   await readAll();
-  await page.click('main nav li:last-of-type button');
+  await page.click('main nav > ul > li:last-of-type button');
   expect(await focused()).toContain(last.slice(0, 7));
   await press(page, 'space');
   await settled(page);

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { startDatabase, stopDatabase } from '../../scripts/support/mariadb';
+import { startDatabase, stopDatabase } from '../../scripts/server/mariadb';
 import { Bench, go, pause, press, says, settled } from '../support/e2e';
 import { testHome } from '../support/scratch';
 
@@ -24,7 +24,7 @@ test('the database goes away for a while: the bench goes on, says so, and everyt
     await says(page, /2 facts to send.*The database does not answer\. What you entered is kept/, 15_000);
     expect(await stepsDone()).not.toBe(first);
   } finally {
-    await startDatabase(home, { isDurable: false });
+    await startDatabase(home, { isDurable: false, outlives: true });
   }
   await page.waitForFunction(() => document.querySelector('[data-waiting="0"]') !== null, { timeout: 20_000 });
   await settled(page);

@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
-import { loadDemo } from '../../scripts/demo/loadDemo';
-import { startApplication, type RunningApplication } from '../../scripts/support/application';
-import { dropDatabase, withDatabase } from '../../scripts/support/databases';
+import { demoCopy } from '../../scripts/support/demoCopy';
+import { startApplication, type RunningApplication } from '../../scripts/server/application';
+import { dropDatabase } from '../../scripts/support/databases';
 import { endChild } from '../../scripts/support/processes';
 import { screens } from '../../scripts/support/screens';
 import { Bench, go, press, settled } from '../support/e2e';
@@ -21,7 +21,7 @@ const data = textsOfData();
 beforeAll(async () => {
   const home = testHome();
   await dropDatabase(home, database);
-  await withDatabase(home, database, (db) => loadDemo(db, new Date()));
+  await demoCopy(home, database);
   process.env.PLUCKY_WORDS = 'pseudo';
   application = await startApplication(home, database);
   delete process.env.PLUCKY_WORDS;

@@ -73,8 +73,8 @@ test('stock, yields and facts are those of the screens', async () => {
   const key = await makeKey('scale');
   const stock = (await (await ask(key, '/stock')).json()) as { stock: { count: number }[] };
   expect(validatorOf('/stock')(stock)).toBe(true);
-  await go(page, bench.url, '/shelf');
-  const stored = Number(/(\d+) parts on the shelf/i.exec(await text(page))?.[1]);
+  await go(page, bench.url, '/shelf?show=shelf');
+  const stored = Number(/(\d+) parts lie on the shelf/i.exec(await text(page))?.[1]);
   expect(stock.stock.reduce((sum, { count }) => sum + count, 0)).toBe(stored);
 
   const yields = (await (await ask(key, '/yields')).json()) as {
@@ -109,7 +109,7 @@ test('no key, a wrong one, a revoked one, a wrong question and too many are refu
   expect((await ask(key, '/units', 'POST')).status).toBe(405);
   const elsewhere = await fetch(`${bench.url}/api/facts`, {
     method: 'POST',
-    headers: { authorization: `Bearer ${key}`, 'content-type': 'application/json' },
+    headers: { authorization: `Bearer ${key}`, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' },
     body: '{"facts":[]}',
   });
   expect(elsewhere.status).toBe(401);

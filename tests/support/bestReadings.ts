@@ -1,11 +1,10 @@
-import { startingGradingLimits } from '@/core/shared/gradingLimits';
-import { attributesOf, type Readings } from '@/core/grading/rules';
-import type { PartCategory } from '@/core/procedure/vocabulary';
+import { startingGradingRules } from '@/core/shared/gradingRules';
+import { attributesOf, type Gradable, type Readings } from '@/core/grading/attributes';
 
 /** Readings of a part that nothing speaks against. */
-export const bestReadings = (category: PartCategory): Readings =>
+export const bestReadings = (part: Pick<Gradable, 'category' | 'reuse'>): Readings =>
   Object.fromEntries(
-    attributesOf(category, startingGradingLimits).map((attribute) => [
+    attributesOf({ interchange: '', ...part }, startingGradingRules).map((attribute) => [
       attribute.id,
       attribute.kind === 'number'
         ? attribute.better === 'higher'

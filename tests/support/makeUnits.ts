@@ -81,7 +81,7 @@ export async function makeBuild(page: Page, model: Model, part: Part): Promise<M
   const act = door(page, [part]);
   const unit = await identified(act, model);
   await act('unit-decided', unit.id, { disposition: 'build', proposed: 'build', apartPlace: null });
-  await act('part-graded', part.id, { readings: bestReadings(part.category) });
+  await act('part-graded', part.id, { readings: bestReadings(part) });
   await act('part-shelved', part.id, { bin: 'A01' });
   await act('part-assigned', unit.id, { slot: part.partRef, partId: part.id });
   await act('unit-matched', unit.id, {});

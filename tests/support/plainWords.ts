@@ -35,7 +35,7 @@ export function textsOfData(): string {
   // Verbs of a first opening go into the document that it becomes, and months come from Intl.
   const verbs = readFileSync(join(projectRoot, 'src/core/opening/openingLog.ts'), 'utf8');
   // The benches a shop begins with are named in its database.
-  const benches = readFileSync(join(projectRoot, 'src/data/migrations/migrate.ts'), 'utf8');
+  const benches = readFileSync(join(projectRoot, 'src/data/migrations/migrations.ts'), 'utf8');
   const months = Array.from({ length: 12 }, (_, month) => shortDay(`2026-${String(month + 1).padStart(2, '0')}-01`));
   return [...files('data'), ...files('scripts/demo'), ...demoPeople.map(({ name }) => name), verbs, benches, ...months]
     .join('\n')

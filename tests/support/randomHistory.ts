@@ -62,7 +62,7 @@ export class RandomHistory {
       return { type: 'unit-let-go', subjectId: chance.pick(apart).id, payload: { because: chance.pick(letGoCauses) } };
     const active = units.filter(({ stage }) => !['sent', 'spent', 'recycled', 'kept-apart'].includes(stage));
     if (active.length < 12 || chance.happens(0.01)) return this.intake();
-    const loose = parts.filter(({ place }) => place !== 'scrap' && place !== 'fitted');
+    const loose = parts.filter(({ place }) => place !== 'fitted' && place !== 'gone');
     if (loose.length > 0 && chance.happens(0.25)) return this.part(chance.pick(loose));
     return this.unit(chance.pick(active), parts);
   }
@@ -82,7 +82,14 @@ export class RandomHistory {
       return { type: 'cost-spread', subjectId: parcel.id, payload: { rule: this.chance.pick(costRules) } };
     if (this.chance.happens(0.1))
       return { type: 'parcel-counted', subjectId: parcel.id, payload: { isCounted: this.chance.happens(0.5) } };
-    if (this.chance.happens(0.05)) return { type: 'parcel-removed', subjectId: parcel.id, payload: {} };
+    if (this.chance.happens(0.05)) {
+      // One with units in it is refused: an empty one, where there is one.
+      const units = [...this.world.tables.unit.values()];
+      const empty = [...this.world.tables.parcel.values()].find(({ id }) =>
+        units.every(({ parcelId }) => parcelId !== id),
+      );
+      return { type: 'parcel-removed', subjectId: (empty ?? parcel).id, payload: {} };
+    }
     if (this.chance.happens(0.05)) {
       const { code, supplier, transportCents, receivedOn } = parcel;
       const pricePaidCents = Math.ceil(this.chance.between(1, 5000));
@@ -110,9 +117,24 @@ export class RandomHistory {
   private part(part: Part): Draft {
     const { chance } = this;
     if (part.place === 'grade')
-      return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part.category, chance) } };
+      return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part, chance) } };
     if (part.place === 'shelf' && chance.happens(0.1))
-      return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part.category, chance) } };
+      return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part, chance) } };
+    if ((part.place === 'shelf' || part.place === 'to-shelve') && chance.happens(0.1))
+      return { type: 'part-looked-again', subjectId: part.id, payload: { readings: inventReadings(part, chance) } };
+    const subjectId = part.id;
+    if (part.place === 'scrap' || part.place === 'hazard')
+      return chance.happens(0.1)
+        ? { type: 'part-handed-over', subjectId, payload: { to: 'test' } }
+        : { type: 'part-scrapped', subjectId, payload: { because: 'test' } };
+    if (part.place === 'assigned') return { type: 'part-picked', subjectId, payload: {} };
+    if (part.place === 'reserved' && chance.happens(0.5)) return { type: 'part-unreserved', subjectId, payload: {} };
+    if (part.place !== 'to-shelve' && chance.happens(0.2))
+      return { type: 'part-reserved', subjectId, payload: { for: chance.happens(0.5) ? 'a customer' : 'U-00003' } };
+    if (part.place !== 'to-shelve' && chance.happens(0.1))
+      return { type: 'part-missed', subjectId, payload: { because: 'test' } };
+    if (part.category === 'battery' && part.place === 'shelf' && chance.happens(0.3))
+      return { type: 'cell-topped-up', subjectId, payload: { restVolt: chance.between(3.6, 3.9) } };
     if (part.place === 'to-shelve' || chance.happens(0.9))
       return { type: 'part-shelved', subjectId: part.id, payload: { bin: `A0${Math.ceil(chance.between(0.1, 9))}` } };
     return { type: 'part-scrapped', subjectId: part.id, payload: { because: 'test' } };

@@ -4,7 +4,9 @@ import type { CostRule } from '@/core/shared/costRule';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { Brought } from '@/core/procedure/transfers';
 import type { DeviceTest, Finding, PartCategory, TestResult } from '@/core/procedure/vocabulary';
-import type { Readings } from '@/core/grading/rules';
+import type { Readings, Reuse } from '@/core/grading/attributes';
+import type { CellRecord } from '@/core/battery/cellRecord';
+import type { PlusMinus } from '@/core/grading/doubt';
 import type { ScrewKeeping, SheetRules } from '@/core/shared/houseRules';
 import type { TorqueReading } from '@/core/screws/torqueState';
 import type { KeptStep } from '@/core/teardown/sheet/keptSteps';
@@ -181,10 +183,23 @@ export interface Part extends Versioned {
   readonly state: PartState;
   readonly place: PartPlace;
   readonly readings: Readings;
+  /** What instruments said of the spread of their readings. */
+  readonly plusMinus?: PlusMinus;
+  /** Present on a cell of which more is known than its readings. */
+  readonly cell?: CellRecord;
+  /** What somebody made of it who did not know its grade. */
+  readonly secondLook?: GradeVerdict;
+  /** Present on a part that its model says is used once. */
+  readonly reuse?: Reuse;
   readonly grade: Grade | null;
   readonly limiting: string | null;
+  /** Also of a part that was set aside for a unit, until somebody fetched it. */
   readonly bin: string | null;
   readonly assignedTo: string | null;
+  /** For whom or what it is kept: present on a reserved part. A unit's tag lets that unit have it. */
+  readonly reservedFor?: string;
+  /** Since when it lies on the shelf, ISO in UTC; of a cell, since it was last topped up there. */
+  readonly storedAt?: string;
   /** False for a part with personal data from a unit that was not wiped. */
   readonly isDataCleared: boolean;
   /** Parts of an assembly's transfer list that are still on it, by their ids in the model; absent on what an older page kept. */

@@ -14,11 +14,25 @@ export const unitStages = [
 export type UnitStage = (typeof unitStages)[number];
 
 /** Where a part is. */
-export const partPlaces = ['grade', 'to-shelve', 'shelf', 'assigned', 'fitted', 'scrap', 'hazard'] as const;
+export const partPlaces = [
+  'grade',
+  'to-shelve',
+  'shelf',
+  'reserved',
+  'assigned',
+  'fitted',
+  'lost',
+  'scrap',
+  'hazard',
+  'gone',
+] as const;
 export type PartPlace = (typeof partPlaces)[number];
 
 /** Where a part may lie that is graded again. */
-export const gradedAgainAt: readonly PartPlace[] = ['to-shelve', 'shelf', 'scrap'];
+export const gradedAgainAt: readonly PartPlace[] = ['to-shelve', 'shelf', 'reserved', 'scrap'];
+
+/** Where a part lies in a bin and is counted in stock. */
+export const stocked: readonly PartPlace[] = ['shelf', 'reserved'];
 
 /** Where a unit may stand that goes back to Triage. */
 export const recalledFrom: readonly UnitStage[] = ['teardown', 'match', 'rebuild', 'prove', 'send', 'recycled'];

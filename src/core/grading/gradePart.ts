@@ -1,14 +1,16 @@
+import { capOf, type Cap } from '@/core/findings/partHarm';
+import type { Finding } from '@/core/procedure/vocabulary';
+import { grades, gradeRank, worstGrade, type Grade } from '@/core/shared/grades';
+import type { GradingRules } from '@/core/shared/gradingRules';
 import { message, type Message } from '@/core/shared/message';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
-import { gradeRank, grades, worstGrade, type Grade } from '@/core/shared/grades';
-import type { Hit } from '@/core/findings/hits';
-import { capOf, type Cap } from '@/core/findings/partHarm';
-import type { Finding, PartCategory } from '@/core/procedure/vocabulary';
-import type { GradingLimits } from '@/core/shared/gradingLimits';
-import { attributesOf, type Attribute, type AttributeId, type Readings } from './rules';
+import { attributesOf, type Attribute, type AttributeId, type Gradable, type Readings } from './attributes';
 
-/** What holds a grade down: the first of the worst attributes; what was found in the unit; or how it came out. */
-export type Limiting = AttributeId | `found-${Finding}` | 'hazard' | 'broken-by-us' | 'broken-before';
+/**
+ * What holds a grade down: the first of the worst attributes; what was found in the unit; that it is used once; or how it
+ * came out.
+ */
+export type Limiting = AttributeId | `found-${Finding}` | 'used-once' | 'hazard' | 'broken-by-us' | 'broken-before';
 
 export interface AttributeGrade {
   readonly attribute: Attribute;
@@ -29,43 +31,52 @@ export interface Judgement {
 /**
  * Grades a part: the worst attribute decides, and is named; what was found in its unit may hold it down further.
  *
- * @param hits      what was found in its unit and concerns it
- * @param limits    of the house, for what is measured
- * @param readings  one reading for each attribute of the category
+ * @param rules     of the house, for what is measured and seen
+ * @param readings  one reading for each attribute of the part that is not optional
  * @refuses 'readings-missing' with the first attribute not read; 'bad-input' for a reading outside its range or choices
  */
-export function gradePart(
-  category: PartCategory,
-  readings: Readings,
-  limits: GradingLimits,
-  hits: readonly Hit[] = [],
-): Outcome<Judgement> {
+export function gradePart(part: Gradable, readings: Readings, rules: GradingRules): Outcome<Judgement> {
   const attributes: AttributeGrade[] = [];
-  for (const attribute of attributesOf(category, limits)) {
+  for (const attribute of attributesOf(part, rules)) {
     const reading = readings[attribute.id];
+    if (reading === undefined && attribute.isOptional) continue;
     if (reading === undefined) return refuse('readings-missing', { attribute: attribute.id });
     const grade = gradeReading(attribute, reading);
     if (!grade) return refuse('bad-input', { field: attribute.id, says: rangeOf(attribute) });
     attributes.push({ attribute, reading, grade });
   }
+  return accept(judge(part, attributes));
+}
+
+/**
+ * The grade by what was read, be it all or not: what was not read, or is not asked any more, holds nothing down.
+ *
+ * @returns undefined when nothing that is asked today was read
+ */
+export function gradeByRead(part: Gradable, readings: Readings, rules: GradingRules): Judgement | undefined {
+  const attributes = attributesOf(part, rules).flatMap((attribute) => {
+    const reading = readings[attribute.id];
+    const grade = reading === undefined ? undefined : gradeReading(attribute, reading);
+    return reading === undefined || !grade ? [] : [{ attribute, reading, grade }];
+  });
+  return attributes.length === 0 ? undefined : judge(part, attributes);
+}
+
+/** @param attributes  at least one */
+function judge(part: Gradable, attributes: readonly AttributeGrade[]): Judgement {
   const grade = worstGrade(attributes.map((entry) => entry.grade));
-  const cap = capOf(category, hits);
+  if (part.reuse === 'never') return { grade: 'X', limiting: 'used-once', attributes, cap: null, without: grade };
+  const cap = capOf(part.category, part.findings);
   if (cap && worstGrade([cap.grade, grade]) !== grade)
-    return accept({
-      grade: cap.grade,
-      limiting: `found-${cap.finding}`,
-      attributes,
-      cap,
-      without: grade,
-    });
+    return { grade: cap.grade, limiting: `found-${cap.finding}`, attributes, cap, without: grade };
   const limiting = attributes.find((entry) => entry.grade === grade) as AttributeGrade;
-  return accept({
+  return {
     grade,
     limiting: limiting.attribute.id,
     attributes,
     cap: null,
     without: worstGrade(attributes.filter((entry) => entry !== limiting).map((entry) => entry.grade)),
-  });
+  };
 }
 
 /** Grade of one reading; undefined when the reading is not possible. */

@@ -1,20 +1,25 @@
 import { definitions, factTypes } from '@/core/shop/facts';
-import { afterWrongPin, isLocked, lockMinutes, pinTries } from './lockOut';
+import { afterWrongPin, heldUntil, lockMinutes, pinTries, type PinState } from './lockOut';
 import { isAtLeastRole, mayTakeBack } from './roles';
 
 const now = new Date('2026-11-25T09:00:00Z');
 const later = (minutes: number) => new Date(now.getTime() + minutes * 60_000);
 
 describe('lock-out', () => {
-  test('every fifth wrong PIN in a row locks for five minutes', () => {
-    let state = { failedCount: 0, lockedUntil: null as Date | null };
+  test('wrong PINs slow down before they lock: every fifth in a row, for five minutes', () => {
+    let state: PinState = { failedCount: 0, lastAt: now, lockedUntil: null };
+    const pauses: number[] = [];
     for (let tried = 1; tried < pinTries; tried += 1) {
       state = afterWrongPin(state, now);
-      expect([state.failedCount, isLocked(state, now)]).toEqual([tried, false]);
+      expect([state.failedCount, heldUntil(state, now)?.isLock ?? false]).toEqual([tried, false]);
+      pauses.push(((heldUntil(state, now)?.until ?? now).getTime() - now.getTime()) / 1000);
     }
+    expect(pauses).toEqual([0, 2, 5, 10]);
+    expect(heldUntil(state, new Date(now.getTime() + 9_999))).toBeDefined();
+    expect(heldUntil(state, new Date(now.getTime() + 10_000))).toBeUndefined();
     state = afterWrongPin(state, now);
-    expect(isLocked(state, later(lockMinutes - 0.01))).toBe(true);
-    expect(isLocked(state, later(lockMinutes))).toBe(false);
+    expect(heldUntil(state, later(lockMinutes - 0.01))).toEqual({ until: later(lockMinutes), isLock: true });
+    expect(heldUntil(state, later(lockMinutes))).toBeUndefined();
   });
 });
 

@@ -7,6 +7,9 @@ export const shopChangeKinds = [
   'doer-corrected',
   'rack-added',
   'rack-changed',
+  'supply-counted',
+  'supply-received',
+  'supply-lead',
 ] as const;
 export type ShopChangeKind = (typeof shopChangeKinds)[number];
 

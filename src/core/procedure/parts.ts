@@ -27,6 +27,8 @@ export interface ModelPart {
   readonly slot?: SlotKind;
   readonly valueCents?: Readonly<Record<SaleGrade, number>>;
   readonly ratedAmpHours?: number;
+  /** What the label of a cell for this place says; it is charged to `limitVolt` here. */
+  readonly cell?: { readonly type: string; readonly volt: number; readonly limitVolt: number };
   readonly singleUse?: boolean;
   /** The question whose yes lets a single-use part be used again. */
   readonly reusableIf?: string;

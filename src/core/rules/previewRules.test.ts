@@ -1,3 +1,4 @@
+import { bestReadings } from '../../../tests/support/bestReadings';
 import { shippedModels } from '../../../tests/support/models';
 import { startingHouseRules as today } from '@/core/shared/houseRules';
 import { knowledgeFor } from '@/core/triage/knowledge';
@@ -35,10 +36,11 @@ const preview = (to: typeof today, shelved: readonly Shelved[] = []) =>
 
 /** A battery as it was measured, and graded by the limits of today. */
 function shelvedBattery(tag: string, capacityShare: number): Shelved {
-  const readings = { capacityShare, cycles: 100, resistanceMilliOhm: 80, shape: 'flat' };
-  const judged = gradePart('battery', readings, today.gradingLimits);
+  const asked = { category: 'battery', interchange: 'lantern-5-cell', findings: [] } as const;
+  const readings = { ...bestReadings(asked), capacityShare };
+  const judged = gradePart(asked, readings, today);
   if (!judged.ok) throw new Error(tag);
-  const part = { tag, category: 'battery', readings, findings: [], grade: judged.value.grade } as const;
+  const part = { tag, ...asked, readings, grade: judged.value.grade } as const;
   return { part, name: 'Battery', valueCents: { A: 900, B: 700, C: 400, D: 100 } };
 }
 
@@ -93,8 +95,10 @@ describe('previewRules', () => {
     expect(shelf.turns).toEqual([3, 4, 5].map((at) => ({ tag: `P-${at}`, name: 'Battery', from: 'B', to: 'C' })));
     expect(shelf.cents).toBe(3 * (400 - 700));
     expect(preview(dear, shelved).shelf).toEqual({ turns: [], cents: 0 });
-    // What was not measured in full cannot be judged anew.
+    // What was not measured cannot be judged anew; what was measured in part is judged by that.
     const unread = { ...shelved[3], part: { ...shelved[3]?.part, readings: {} } } as Shelved;
     expect(preview(stricter, [unread]).shelf.turns).toEqual([]);
+    const half = { ...shelved[3], part: { ...shelved[3]?.part, readings: { capacityShare: 89.9 } } } as Shelved;
+    expect(preview(stricter, [half]).shelf.turns).toEqual([{ tag: 'P-3', name: 'Battery', from: 'B', to: 'C' }]);
   });
 });

@@ -1,8 +1,9 @@
 import type { Part } from '@/core/entities/entities';
 import type { Disposition } from '@/core/entities/stages';
-import { gradePart } from '@/core/grading/gradePart';
+import { gradeByRead } from '@/core/grading/gradePart';
 import type { Model } from '@/core/procedure/model';
 import type { Grade } from '@/core/shared/grades';
+import type { GradingRules } from '@/core/shared/gradingRules';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { knowledgeFor, type Subject } from '@/core/triage/knowledge';
 import { valueDispositions } from '@/core/triage/proposeDisposition';
@@ -17,7 +18,7 @@ export interface Waiting {
 
 /** A part that lies on the shelf, with what it is called and what each grade of it is worth. */
 export interface Shelved {
-  readonly part: Pick<Part, 'tag' | 'category' | 'readings' | 'findings' | 'grade'>;
+  readonly part: Pick<Part, 'tag' | 'category' | 'interchange' | 'reuse' | 'readings' | 'findings' | 'grade'>;
   readonly name: string;
   readonly valueCents: Readonly<Record<string, number>>;
 }
@@ -63,29 +64,28 @@ export interface ProposalGround {
  * What other rules would change: for the units that wait at triage, and for the grades of what lies on the shelf. What was
  * decided or graded before stays as it is.
  */
-export function previewRules(before: ProposalGround, to: HouseRules, shelved: readonly Shelved[]): RulesPreview {
+export const previewRules = (before: ProposalGround, to: HouseRules, shelved: readonly Shelved[]): RulesPreview => ({
+  ...previewProposals(before, { ...before, rules: to }),
+  shelf: previewShelf(before.rules, to, shelved),
+});
+
+/** Which parts on the shelf would be graded otherwise, tag by tag, and what the shelf would be worth more. */
+export function previewShelf(
+  today: GradingRules,
+  to: GradingRules,
+  shelved: readonly Shelved[],
+): RulesPreview['shelf'] {
   const turns = shelved.flatMap(({ part, name, valueCents }) => {
-    const judged = gradePart(part.category, part.readings, to.gradingLimits, part.findings);
-    const was = gradePart(part.category, part.readings, before.rules.gradingLimits, part.findings);
-    // What was not measured in full, or graded by other limits, is not touched by this change.
-    if (!judged.ok || !was.ok || part.grade === null || judged.value.grade === was.value.grade) return [];
-    const { grade } = judged.value;
-    return [
-      {
-        tag: part.tag,
-        name,
-        from: part.grade,
-        to: grade,
-        cents: (valueCents[grade] ?? 0) - (valueCents[part.grade] ?? 0),
-      },
-    ];
+    const was = gradeByRead(part, part.readings, today);
+    const will = gradeByRead(part, part.readings, to);
+    // What was graded by yet other limits is not touched by this change.
+    if (!was || !will || part.grade === null || was.grade === will.grade) return [];
+    const cents = (valueCents[will.grade] ?? 0) - (valueCents[part.grade] ?? 0);
+    return [{ tag: part.tag, name, from: part.grade, to: will.grade, cents }];
   });
   return {
-    ...previewProposals(before, { ...before, rules: to }),
-    shelf: {
-      turns: turns.map(({ cents: _, ...turn }) => turn),
-      cents: turns.reduce((sum, { cents }) => sum + cents, 0),
-    },
+    turns: turns.map(({ cents: _, ...turn }) => turn),
+    cents: turns.reduce((sum, { cents }) => sum + cents, 0),
   };
 }
 

@@ -22,8 +22,18 @@ function leaves(value: object, path = ''): string[] {
 }
 
 /** Another value of the same kind. */
-const another = (value: RuleValue): RuleValue =>
-  value === 'yes' ? 'no' : value === 'no' ? 'yes' : typeof value === 'number' ? value + 1 : `${value} too`;
+const another = (id: RuleId, value: RuleValue): RuleValue =>
+  id === 'classLimits'
+    ? 'wide-hinge hingeNewtonCm 60 50.5 40 30'
+    : id.startsWith('gradingChoices')
+      ? 'some grade'
+      : value === 'yes'
+        ? 'no'
+        : value === 'no'
+          ? 'yes'
+          : typeof value === 'number'
+            ? value + 1
+            : `${value} too`;
 
 describe('ruleFields', () => {
   test('every value of the house rules has a field, once, in one of the sections', () => {
@@ -33,7 +43,7 @@ describe('ruleFields', () => {
 
   test.each(ruleFields.map(({ id }) => id))('%s is read as it was written, and nothing else moves', (id: RuleId) => {
     const was = ruleValue(rules, id);
-    const will = another(was);
+    const will = another(id, was);
     const changed = withRule(rules, id, will);
     expect(ruleValue(changed, id)).toBe(will);
     expect(ruleChanges(rules, changed)).toEqual([{ id, from: was, to: will }]);

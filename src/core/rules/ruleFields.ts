@@ -1,4 +1,14 @@
-import { limitedGrades, measuredAttributes, type Limits, type MeasuredAttribute } from '@/core/shared/gradingLimits';
+import {
+  isSettled,
+  limitedGrades,
+  measuredAttributes,
+  startingGradingChoices,
+  type ChosenAttribute,
+  type ClassLimits,
+  type Limits,
+  type MeasuredAttribute,
+} from '@/core/shared/gradingRules';
+import { grades } from '@/core/shared/grades';
 import { schoolChoices, type SchoolId } from '@/core/shared/schools';
 import { fixtureKinds, screwKeepings, type FixtureKind, type HouseRules } from '@/core/shared/houseRules';
 
@@ -27,8 +37,11 @@ export type RuleId =
   | `schools.${SchoolId}`
   | `fixtures.${FixtureKind}`
   | `selling.${keyof HouseRules['selling']}`
+  | `sessions.${keyof HouseRules['sessions']}`
   | `label.${keyof HouseRules['label']}`
   | `gradingLimits.${MeasuredAttribute}.${keyof Limits}`
+  | `gradingChoices.${ChosenAttribute}.${string}`
+  | 'classLimits'
   | 'screwsIn'
   | 'isRehearsalAsked'
   | 'isCertificateAsked'
@@ -55,7 +68,9 @@ export type RuleKind =
     }
   | { readonly is: 'choice'; readonly among: readonly string[] }
   /** Any of the names that the models know; written one a line. */
-  | { readonly is: 'names' };
+  | { readonly is: 'names' }
+  /** Limits of classes of parts, one a line: class, attribute, and the limits from A to D. */
+  | { readonly is: 'class-limits' };
 
 export type RuleValue = string | number | boolean | null;
 
@@ -68,7 +83,7 @@ export interface RuleField {
 }
 
 /** Rows of more than one field. */
-export type RuleRowId = 'gradeMix' | `gradingLimits.${MeasuredAttribute}`;
+export type RuleRowId = 'gradeMix' | `gradingLimits.${MeasuredAttribute}` | `gradingChoices.${ChosenAttribute}`;
 
 const share = { is: 'share' } as const;
 const minutes = { is: 'minutes' } as const;
@@ -83,6 +98,14 @@ const limitFields = (Object.keys(measuredAttributes) as MeasuredAttribute[]).fla
   limitedGrades.map((grade): RuleField => {
     const row = `gradingLimits.${attribute}` as const;
     return { id: `${row}.${grade}`, section: 'grading', kind: { is: 'number' }, row };
+  }),
+);
+
+const choiceFields = (Object.keys(startingGradingChoices) as ChosenAttribute[]).flatMap((attribute) =>
+  Object.keys(startingGradingChoices[attribute]).map((choice): RuleField => {
+    const row = `gradingChoices.${attribute}` as const;
+    const among = isSettled(attribute, choice) ? (['X'] as const) : grades;
+    return { id: `${row}.${choice}`, section: 'grading', kind: { is: 'choice', among }, row };
   }),
 );
 
@@ -101,6 +124,8 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'label.heightMm', section: 'shop', kind: { is: 'millimetres' } },
   ...schoolFields,
   ...limitFields,
+  ...choiceFields,
+  { id: 'classLimits', section: 'grading', kind: { is: 'class-limits' } },
   { id: 'missingTools', section: 'tools', kind: { is: 'names' } },
   { id: 'labourCentsPerMinute', section: 'money', kind: money },
   { id: 'purchaseFactor', section: 'money', kind: { is: 'number' } },
@@ -119,6 +144,8 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'trayCups', section: 'screws', kind: { is: 'number' } },
   { id: 'isRehearsalAsked', section: 'safety', kind: { is: 'choice', among: ['yes', 'no'] } },
   { id: 'isCertificateAsked', section: 'safety', kind: { is: 'choice', among: ['yes', 'no'] } },
+  { id: 'sessions.idleMinutes', section: 'safety', kind: minutes },
+  { id: 'sessions.longestHours', section: 'safety', kind: { is: 'number' } },
   { id: 'roomCelsius', section: 'safety', kind: { is: 'celsius' } },
   { id: 'gradeMix.A', section: 'expectations', kind: share, row: 'gradeMix' },
   { id: 'gradeMix.B', section: 'expectations', kind: share, row: 'gradeMix' },
@@ -142,6 +169,7 @@ function put(document: unknown, [name, ...rest]: readonly string[], value: unkno
 export function ruleValue(rules: EditableRules, id: RuleId): RuleValue {
   const value = at(rules, id.split('.'));
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (id === 'classLimits') return rules.classLimits.map(writeClassLimits).join('\n');
   if (Array.isArray(value)) return value.join('\n');
   return typeof value === 'string' || typeof value === 'number' ? value : null;
 }
@@ -154,8 +182,18 @@ export function withRule(rules: EditableRules, id: RuleId, value: RuleValue): Ed
     String(value ?? '')
       .split('\n')
       .filter(Boolean);
+  if (id === 'classLimits') return { ...rules, classLimits: names().map(readClassLimits) };
   const kept = typeof was === 'boolean' ? value === 'yes' : Array.isArray(was) ? names() : value;
   return put(rules, path, kept) as EditableRules;
+}
+
+const writeClassLimits = ({ interchange, attribute, limits }: ClassLimits): string =>
+  [interchange, attribute, ...limitedGrades.map((grade) => limits[grade])].join(' ');
+
+function readClassLimits(line: string): ClassLimits {
+  const [interchange = '', attribute, ...values] = line.split(' ');
+  const limits = Object.fromEntries(limitedGrades.map((grade, at) => [grade, Number(values[at])])) as unknown as Limits;
+  return { interchange, attribute: attribute as MeasuredAttribute, limits };
 }
 
 export interface RuleChange {
@@ -172,7 +210,9 @@ export const ruleChanges = (before: EditableRules, after: EditableRules): readon
   });
 
 /** The numbers a rule of a kind is written in: per cent for shares, whole currency units for money. */
-export const perWritten: Readonly<Record<Exclude<RuleKind['is'], 'text' | 'choice' | 'names'>, number>> = {
+export const perWritten: Readonly<
+  Record<Exclude<RuleKind['is'], 'text' | 'choice' | 'names' | 'class-limits'>, number>
+> = {
   money: 100,
   share: 0.01,
   minutes: 1,
@@ -194,9 +234,10 @@ export function readRule(
 ): RuleValue | undefined {
   const trimmed = typed.trim();
   if (kind.is === 'choice') return kind.among.includes(trimmed) ? trimmed : undefined;
-  if (kind.is === 'names' && trimmed === '') return '';
+  const isLines = kind.is === 'names' || kind.is === 'class-limits';
+  if (isLines && trimmed === '') return '';
   if (trimmed === '') return 'isNullable' in kind ? null : undefined;
-  if (kind.is === 'text' || kind.is === 'names') return trimmed;
+  if (kind.is === 'text' || isLines) return trimmed;
   const value = numberOf(trimmed);
   if (value === undefined || value >= 1e7) return undefined;
   if (kind.is === 'money') return Math.round(value * perWritten.money);

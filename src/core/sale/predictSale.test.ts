@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { TestBench } from '../../../tests/support/bench';
 import { handset, phone, shippedModels } from '../../../tests/support/models';
 import { findings } from '@/core/procedure/vocabulary';
+import { outlineOf } from '@/core/procedure/outline';
 import { gradeRank, saleGrades } from '@/core/shared/grades';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
 import { openProofs } from './openProofs';
@@ -153,4 +154,23 @@ test('every test must pass, unless it is sold as it is', () => {
   expect(openProofs(handset, { ...about, proof })).toEqual([]);
   expect(openProofs(handset, { ...about, proof: { ...proof, keys: 'fault' } })).toEqual(['keys']);
   expect(openProofs(handset, { ...about, disposition: 'as-is' })).toEqual([]);
+});
+
+test('of every shipped model an outline says the same as the whole: slots, what they need, and what the unit sells at', () => {
+  for (const model of shippedModels) {
+    const outline = outlineOf(model);
+    for (const [at, kind] of findings.entries()) {
+      const face = model.faces[at % model.faces.length]?.id ?? 'front';
+      const marked = {
+        ...unit,
+        configuration: model.configurations[0]?.id ?? null,
+        variant: model.variants[0]?.id ?? null,
+        marks: [{ kind, face, field: 5 }],
+        tests: { [model.tests[at % model.tests.length] as string]: 'fault' },
+      } as never;
+      expect(slotNeeds(outline, marked)).toEqual(slotNeeds(model, marked));
+      const question = { held: gradesHeld({}, () => undefined), shelf: {} };
+      expect(predictSale(outline, marked, question, rules)).toEqual(predictSale(model, marked, question, rules));
+    }
+  }
 });

@@ -1,4 +1,4 @@
-import { startingGradingLimits, type GradingLimits } from './gradingLimits';
+import { startingGradingRules, type GradingRules } from './gradingRules';
 import { startingSchools, type Schools } from './schools';
 import type { SaleGrade } from './grades';
 
@@ -31,7 +31,7 @@ export const fixtureKinds = ['clamp', 'hot plate', 'charger', 'analyser'] as con
 export type FixtureKind = (typeof fixtureKinds)[number];
 
 /** How the shop works: its prices and limits. Stored with a version; what was decided by one version stays decided. */
-export interface HouseRules {
+export interface HouseRules extends GradingRules {
   /** From 1; a change makes the next one. */
   readonly version: number;
   readonly shop: ShopProfile;
@@ -70,11 +70,12 @@ export interface HouseRules {
   readonly schools: Schools;
   /** Tools and bits that models ask for and this shop has not; by their names. */
   readonly missingTools: readonly string[];
-  readonly gradingLimits: GradingLimits;
   /** How many there are of each; null when they never run out. */
   readonly fixtures: Readonly<Record<FixtureKind, number | null>>;
   /** What is lost of a sale: a share of the price, and packing and post of each unit. */
   readonly selling: { readonly feeShare: number; readonly perUnitCents: number };
+  /** When a sign-in is over: after so long without a press, and so long after it began. */
+  readonly sessions: { readonly idleMinutes: number; readonly longestHours: number };
   /** The paper in the label printer. */
   readonly label: { readonly widthMm: number; readonly heightMm: number };
 }
@@ -126,8 +127,9 @@ export const startingHouseRules: HouseRules = {
   surplusShare: 0.25,
   schools: startingSchools,
   missingTools: [],
-  gradingLimits: startingGradingLimits,
+  ...startingGradingRules,
   fixtures: { clamp: null, 'hot plate': null, charger: null, analyser: null },
   selling: { feeShare: 0, perUnitCents: 0 },
+  sessions: { idleMinutes: 240, longestHours: 14 },
   label: { widthMm: 70, heightMm: 36 },
 };

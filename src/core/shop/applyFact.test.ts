@@ -1,16 +1,8 @@
 import { TestBench } from '../../../tests/support/bench';
 import { handset, phone } from '../../../tests/support/models';
-import { startingGradingLimits } from '@/core/shared/gradingLimits';
-import { attributesOf } from '@/core/grading/rules';
+import { bestReadings } from '../../../tests/support/bestReadings';
 import type { Part } from '../entities/entities';
 
-const best = (part: Part) =>
-  Object.fromEntries(
-    attributesOf(part.category, startingGradingLimits).map((attribute) => [
-      attribute.id,
-      attribute.kind === 'choice' ? (attribute.choices[0]?.id as string) : attribute.limits.A,
-    ]),
-  );
 const reason = (outcome: unknown) => (outcome === 'ok' ? 'ok' : (outcome as { reason: string }).reason);
 
 /** Puts a graded part of a handset's donor on the shelf. */
@@ -20,7 +12,7 @@ function shelve(bench: TestBench, partRef: string): Part {
   bench.act('sheet-started', id, { kind: 'teardown', targets: [partRef], keeping: 'tray' });
   bench.finishSheet(handset, id);
   const part = bench.parts().find((entry) => entry.unitId === id && entry.partRef === partRef) as Part;
-  bench.act('part-graded', part.id, { readings: best(part) });
+  bench.act('part-graded', part.id, { readings: bestReadings(part) });
   bench.act('part-shelved', part.id, { bin: 'A01' });
   return part;
 }
@@ -159,7 +151,7 @@ describe('Teardown, Grade and Shelf', () => {
     bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['board'], keeping: 'tray' });
     bench.finishSheet(handset);
     const board = bench.parts().find(({ partRef }) => partRef === 'board') as Part;
-    bench.act('part-graded', board.id, { readings: best(board) });
+    bench.act('part-graded', board.id, { readings: bestReadings(board) });
     expect(reason(bench.act('part-shelved', board.id, { bin: 'A01' }))).toBe('data-bearing');
     expect(bench.act('part-scrapped', board.id, { because: 'destroyed' })).toBe('ok');
   });
@@ -170,7 +162,7 @@ describe('Teardown, Grade and Shelf', () => {
     bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'], keeping: 'tray' });
     bench.finishSheet(handset);
     const battery = bench.parts().find(({ partRef }) => partRef === 'battery') as Part;
-    bench.act('part-graded', battery.id, { readings: { ...best(battery), shape: 'swollen' } });
+    bench.act('part-graded', battery.id, { readings: { ...bestReadings(battery), shape: 'swollen' } });
     expect(bench.world.find('part', battery.id)).toMatchObject({ grade: 'X', limiting: 'shape', place: 'scrap' });
     expect(reason(bench.act('part-shelved', battery.id, { bin: 'A01' }))).toBe('wrong-stage');
   });

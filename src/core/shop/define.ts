@@ -12,6 +12,10 @@ export interface Said<P> {
   readonly at: string;
   /** The version of the house rules by which it was said; absent where the fact depends on none. */
   readonly rulesVersion?: number;
+  /** Where it was done, where that is not where its sender is signed in. */
+  readonly bench?: string;
+  /** Whole seconds that the clock which dated it was ahead of the server's; `at` is put right by them. Absent when it was right. */
+  readonly clockOffS?: number;
   readonly payload: P;
 }
 

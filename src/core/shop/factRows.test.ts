@@ -45,9 +45,16 @@ const stagesOf: Readonly<Partial<Record<PostedFactType, readonly UnitStage[]>>> 
   'release-withdrawn': ['send'],
 };
 const placesOf: Readonly<Partial<Record<PostedFactType, readonly PartPlace[]>>> = {
-  'part-graded': ['grade', 'to-shelve', 'shelf', 'scrap'],
-  'part-shelved': ['to-shelve', 'shelf'],
-  'part-scrapped': ['grade', 'to-shelve', 'shelf'],
+  'part-graded': ['grade', 'to-shelve', 'shelf', 'reserved', 'scrap'],
+  'part-looked-again': ['to-shelve', 'shelf', 'reserved'],
+  'part-shelved': ['to-shelve', 'shelf', 'reserved', 'lost'],
+  'part-reserved': ['shelf', 'reserved'],
+  'part-unreserved': ['reserved'],
+  'part-picked': ['assigned'],
+  'part-missed': ['to-shelve', 'shelf', 'reserved'],
+  'cell-topped-up': ['shelf', 'reserved'],
+  'part-handed-over': ['scrap', 'hazard'],
+  'part-scrapped': ['grade', 'to-shelve', 'shelf', 'reserved', 'lost'],
 };
 
 describe('a fact is refused wherever it has no business', () => {
@@ -128,6 +135,7 @@ describe('who may say what, told a second time', () => {
   test('the house rules decide a decision, a grade, a sheet and a wait, and nothing else', () => {
     expect(factTypes.filter((type) => definitions[type].usesRules).sort()).toEqual([
       'part-graded',
+      'part-looked-again',
       'sheet-started',
       'unit-decided',
       'wait-begun',
@@ -198,7 +206,7 @@ describe('what the server adds', () => {
     expect(printsLabels([{ kind: 'unit', id: 'u', before: after, after: null }])).toEqual([]);
 
     const readings = { capacityShare: 91.5, shape: 'flat' };
-    const graded = { id: 'part', grade: 'B', limiting: 'cycles' } as unknown as Part;
+    const graded = { id: 'part', grade: 'B', limiting: 'cycles', readings } as unknown as Part;
     const { completed } = definitions['part-graded'];
     const taken = (change: object | undefined) => ({
       unitTags: [],

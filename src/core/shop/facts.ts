@@ -5,6 +5,7 @@ import { matchFacts } from './facts/matchFacts';
 import { mendFacts } from './facts/mendFacts';
 import { partFacts } from './facts/partFacts';
 import { proofFacts } from './facts/proofFacts';
+import { shelfFacts } from './facts/shelfFacts';
 import { sheetFacts } from './facts/sheetFacts';
 import { stepFacts } from './facts/stepFacts';
 import { triageFacts } from './facts/triageFacts';
@@ -17,6 +18,7 @@ const table = {
   ...sheetFacts,
   ...stepFacts,
   ...partFacts,
+  ...shelfFacts,
   ...matchFacts,
   ...proofFacts,
   ...mendFacts,
@@ -38,7 +40,7 @@ export const factKinds = {
   dock: typesOf(dockFacts),
   triage: typesOf(triageFacts),
   bench: [...typesOf(sheetFacts), ...typesOf(stepFacts)],
-  parts: typesOf(partFacts),
+  parts: typesOf({ ...partFacts, ...shelfFacts }),
   match: typesOf(matchFacts),
   sale: typesOf(proofFacts),
   mended: [...typesOf(mendFacts), 'undone'],

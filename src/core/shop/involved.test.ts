@@ -1,3 +1,4 @@
+import { bestReadings } from '../../../tests/support/bestReadings';
 import { TestBench } from '../../../tests/support/bench';
 import { handset } from '../../../tests/support/models';
 import { applyFact } from './applyFact';
@@ -59,7 +60,7 @@ describe('what the server writes into a fact', () => {
     const [part] = bench.parts();
     if (!part) throw new Error('the door is a part');
     const given: Fact<'part-graded'> = {
-      ...fact('part-graded', { readings: { works: 'yes', wear: 'marked' } }),
+      ...fact('part-graded', { readings: { ...bestReadings(part), wear: 'marked' } }),
       subjectId: part.id,
     };
     const judged = applyFact(bench.world, given);

@@ -13,13 +13,13 @@ export interface Wording<T extends FactType> {
  * A fact about a thing as somebody sees it now: the version that was seen and the rules it was said by are filled in.
  *
  * @param seen   what the person sees
- * @param given  id and time, from the caller: the core has neither chance nor clock
+ * @param given  id, time and bench, from the caller: the core has neither chance nor clock
  * @refuses 'not-found' when the thing is not there
  */
 export function makeFact<T extends FactType>(
   seen: Pick<World, 'find' | 'rules'>,
   { type, subjectId, payload }: Wording<T>,
-  given: { readonly id: string; readonly at: string },
+  given: { readonly id: string; readonly at: string; readonly bench?: string; readonly clockOffS?: number },
 ): Outcome<Fact<T>> {
   const { subject: kind, makesSubject, usesRules } = definitions[type];
   const subject = kind === null || makesSubject ? undefined : seen.find(kind, subjectId);
@@ -31,5 +31,5 @@ export function makeFact<T extends FactType>(
 /** A fact from its wording, for whoever knows the version that was seen. */
 export const wordedFact = <T extends FactType>(
   { type, subjectId, payload }: Wording<T>,
-  given: Pick<Fact, 'id' | 'at' | 'expects' | 'rulesVersion'>,
+  given: Pick<Fact, 'id' | 'at' | 'expects' | 'rulesVersion' | 'bench' | 'clockOffS'>,
 ): Fact<T> => ({ ...given, type, subjectId, payload });

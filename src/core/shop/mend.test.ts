@@ -121,7 +121,7 @@ describe('a part is graded again where it lies', () => {
     const bench = new TestBench();
     const part = { id: 'part', tag: 'P-1', category: 'battery', place, bin: 'A03', version: 1, findings: [] };
     bench.world.put('part', part as unknown as Part);
-    const readings = { ...bestReadings('battery'), capacityShare };
+    const readings = { ...bestReadings({ category: 'battery' }), capacityShare };
     return { outcome: bench.act('part-graded', 'part', { readings }), part: bench.world.find('part', 'part') as Part };
   };
 

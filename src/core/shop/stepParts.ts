@@ -61,7 +61,7 @@ function freshPart(
   carries: readonly string[],
 ): Part {
   const modelPart = getModelPart(model, partRef);
-  const { category, interchange, data } = modelPart;
+  const { category, interchange, data, singleUse, reusableIf } = modelPart;
   const isBroken = state === 'broken-by-us' || state === 'broken-before';
   const trouble = troubleOf(sheet, partRef);
   // A cell that swelled or was bent goes to the fire-safe place, whatever else it looks like.
@@ -87,6 +87,7 @@ function freshPart(
     assignedTo: null,
     isDataCleared: data !== true || unit.isWiped,
     carries,
+    ...(singleUse && { reuse: reusableIf === undefined ? ('never' as const) : ('asked' as const) }),
     findings: hitsOf(model, modelPart, withFindings(unit, sheet.findings)),
     version: 0,
     lastFactId: '',

@@ -36,4 +36,9 @@ describe('what a thing was', () => {
     const after = { a: 1, b: 2, c: undefined };
     expect(asItWas(after, wasBefore(before, after))).toEqual({ a: 1 });
   });
+
+  test('of what something newer took away nothing is made, and nothing breaks', () => {
+    const was = wasBefore({ look: { grade: 'A' }, list: ['a'] }, { look: { grade: 'B' }, list: ['a', 'b'] });
+    expect(asItWas({ tag: 'P-1' }, was)).toEqual({ tag: 'P-1' });
+  });
 });

@@ -45,17 +45,25 @@ export function wasBefore(before: object, after: object): Was {
   };
 }
 
-/** A thing as it was. @param after  as it has been since */
+/**
+ * A thing as it was. Where something newer stands on it, what comes out is of no use, and whoever asks refuses: a field that the
+ * newer one took away is then left out.
+ *
+ * @param after  as it has been since
+ */
 export function asItWas<Thing extends object>(
   after: Thing,
   { fields, lengths = {}, added = [], within = {} }: Was,
 ): Thing {
   const now = after as Fields;
   const kept = Object.entries(now).filter(([name]) => !added.includes(name));
-  const cut = Object.entries(lengths).map(([name, length]) => [
-    name,
-    (now[name] as readonly unknown[]).slice(0, length),
-  ]);
-  const inner = Object.entries(within).map(([name, was]) => [name, asItWas(now[name] as object, was)]);
+  const cut = Object.entries(lengths).flatMap(([name, length]) => {
+    const list = now[name];
+    return Array.isArray(list) ? [[name, list.slice(0, length)]] : [];
+  });
+  const inner = Object.entries(within).flatMap(([name, was]) => {
+    const thing = now[name];
+    return isThing(thing) ? [[name, asItWas(thing, was)]] : [];
+  });
   return { ...Object.fromEntries([...kept, ...cut, ...inner]), ...fields } as Thing;
 }

@@ -25,3 +25,18 @@ declare module '@stdlib/stats-base-dists-t-quantile/lib/main.js' {
   const value: typeof quantile;
   export default value;
 }
+declare module '@stdlib/stats-base-dists-normal-cdf/lib/main.js' {
+  import type cdf from '@stdlib/stats-base-dists-normal-cdf';
+  const chance: typeof cdf;
+  export default chance;
+}
+declare module '@stdlib/stats-base-dists-normal-quantile/lib/main.js' {
+  import type quantile from '@stdlib/stats-base-dists-normal-quantile';
+  const value: typeof quantile;
+  export default value;
+}
+declare module '@stdlib/stats-base-dists-negative-binomial-quantile/lib/main.js' {
+  import type quantile from '@stdlib/stats-base-dists-negative-binomial-quantile';
+  const value: typeof quantile;
+  export default value;
+}

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Fact } from '@/core/shop/facts';
 import { tallyChange, tallyKey, TallySheet, type Tally, type TallyKind } from './tally';
+import { countedOf } from './countedOf';
 import { talliesOf, type TalliedFact, type TallyGround } from './talliesOf';
 
 const fact = <T extends TalliedFact['type']>(type: T, payload: Fact<T>['payload']): TalliedFact =>
@@ -33,6 +34,49 @@ const found = (of: TallyGround, kind: TallyKind) =>
 const donor = fact('unit-decided', { disposition: 'donor' } as Fact<'unit-decided'>['payload']);
 const done = (stepId: string, freed: Fact<'step-done'>['payload']['freed'] = []) =>
   fact('step-done', { stepId, seconds: 30, freed });
+
+test('of what is kept of facts the same is counted as of the facts themselves', () => {
+  const id = fc.constantFrom('lid', 'fan', 'cell');
+  const step = fc.constantFrom('out:lid', 'in:lid', 'out:fan', 'wait:1');
+  const freed = fc.array(
+    fc.record({
+      partId: id,
+      partRef: id,
+      state: fc.constantFrom('sound', 'missing', 'broken-by-us'),
+      note: fc.string(),
+    }),
+    { maxLength: 2 },
+  );
+  const any = fc.oneof(
+    fc
+      .record({ disposition: fc.constantFrom('donor', 'build'), weighed: fc.constant([]) })
+      .map((own) => ['unit-decided', own]),
+    fc.record({ stepId: step, seconds: fc.nat(), freed }).map((own) => ['step-done', own]),
+    fc.record({ stepId: step, rung: fc.nat(3), isHandedOver: fc.boolean() }).map((own) => ['step-resisted', own]),
+    fc
+      .record({
+        partRef: id,
+        state: fc.constantFrom('suspect', 'missing'),
+        defectCode: fc.constantFrom(null, 'flex-torn'),
+      })
+      .map((own) => ['part-trouble', own]),
+    fc.record({ slot: id, partId: id }).map((own) => ['part-assigned', own]),
+    fc.record({ bin: fc.string() }).map((own) => ['part-shelved', own]),
+    fc.record({ because: fc.string() }).map((own) => ['part-scrapped', own]),
+    fc.record({ shipment: id, recipient: id, priceCents: fc.nat() }).map((own) => ['unit-sent', own]),
+  );
+  fc.assert(
+    fc.property(fc.array(any, { maxLength: 12 }), (given) => {
+      const facts = given.map(([type, payload]) => fact(type as 'step-done', payload as never));
+      const kept = facts.flatMap((own) => countedOf(own) ?? []);
+      const parts = ['lid', 'fan'].map((ref, at) => ({
+        ...{ id: ref, partRef: ref, modelId: 'quay', category: 'housing' as const, interchange: 'c' },
+        ...{ place: 'shelf' as const, bin: null, grade: at === 0 ? ('B' as const) : ('X' as const) },
+      }));
+      expect(talliesOf(ground({ parts, facts: kept }))).toEqual(talliesOf(ground({ parts, facts })));
+    }),
+  );
+});
 
 describe('talliesOf', () => {
   test('a unit counts once by stage, once by parcel, and once for each quick test that says something', () => {

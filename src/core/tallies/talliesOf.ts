@@ -1,5 +1,6 @@
 import type { Part, Unit } from '@/core/entities/entities';
-import type { PartState } from '@/core/entities/stages';
+import type { PartState, ScrewTroubleKind } from '@/core/entities/stages';
+import { readStepId } from '@/core/teardown/sheet/sheetStep';
 import type { RecordedFact } from '@/core/shop/facts';
 import { TallySheet, type Tally } from './tally';
 
@@ -9,6 +10,7 @@ export const talliedTypes = [
   'step-done',
   'step-resisted',
   'part-trouble',
+  'screw-trouble',
   'part-assigned',
   'part-shelved',
   'part-scrapped',
@@ -39,8 +41,10 @@ const gone: readonly PartState[] = ['broken-by-us', 'broken-before', 'missing'];
 /** No column takes more: what is still on an assembly is told as far as it fits. */
 const longest = 400;
 /** So many letters of an instant in ISO say its day, or its minute. */
-const day = 10;
+const dayLetters = 10;
 const minute = 16;
+/** Of these a fresh screw goes in: see `screwLedger`. */
+const takesSpare: readonly ScrewTroubleKind[] = ['missing', 'stripped', 'foreign', 'short'];
 
 /** Everything that is counted of one unit: of what it is now, of its parts, and of what was said about it. */
 export function talliesOf(ground: TallyGround): readonly Tally[] {
@@ -49,20 +53,39 @@ export function talliesOf(ground: TallyGround): readonly Tally[] {
   addParts(sheet, ground);
   addSought(sheet, ground);
   addResisted(sheet, ground);
-  for (const fact of ground.facts) {
-    if (fact.type === 'part-trouble' && fact.payload.defectCode !== null)
-      sheet.add({ kind: 'defect', about: fact.payload.defectCode, more: fact.payload.partRef });
-    if (fact.type === 'unit-sent')
-      sheet.add({
-        kind: 'sent',
-        about: fact.payload.shipment,
-        more: [fact.at.slice(0, minute), fact.payload.recipient].join(' '),
-      });
-    const used = fact.type === 'part-assigned' ? ground.classOf(fact.payload.partId) : undefined;
-    if (used !== undefined) sheet.add({ kind: 'used', about: used, more: fact.at.slice(0, day) });
-  }
+  for (const fact of ground.facts) addSaid(sheet, fact, ground);
   addShelved(sheet, ground);
   return sheet.list();
+}
+
+/** What is counted of a fact by itself. */
+function addSaid(sheet: TallySheet, fact: TalliedFact, { classOf }: Pick<TallyGround, 'classOf'>): void {
+  const day = fact.at.slice(0, dayLetters);
+  switch (fact.type) {
+    case 'part-trouble': {
+      const { defectCode, partRef } = fact.payload;
+      return defectCode === null ? undefined : sheet.add({ kind: 'defect', about: defectCode, more: partRef });
+    }
+    case 'unit-sent': {
+      const { shipment, recipient } = fact.payload;
+      return sheet.add({ kind: 'sent', about: shipment, more: [fact.at.slice(0, minute), recipient].join(' ') });
+    }
+    case 'part-assigned': {
+      const used = classOf(fact.payload.partId);
+      return used === undefined ? undefined : sheet.add({ kind: 'used', about: used, more: day });
+    }
+    case 'step-done': {
+      const { leg, id } = readStepId(fact.payload.stepId);
+      return leg === 'back' ? sheet.add({ kind: 'closed', modelId: fact.modelId, about: id, more: day }) : undefined;
+    }
+    case 'screw-trouble': {
+      const { stepId, count, kind } = fact.payload;
+      const of = { kind: 'screwed', modelId: fact.modelId, about: stepId, more: day } as const;
+      return takesSpare.includes(kind) ? sheet.add(of, 0, count) : undefined;
+    }
+    default:
+      return undefined;
+  }
 }
 
 /** What is scrapped from the shelf leaves room on it; what never lay there does not. */
@@ -71,9 +94,10 @@ function addShelved(sheet: TallySheet, { facts }: TallyGround): void {
   for (const { type, subjectId, at } of facts) {
     if (type === 'part-shelved') {
       shelved.add(subjectId);
-      sheet.add({ kind: 'shelved', about: at.slice(0, day) });
+      sheet.add({ kind: 'shelved', about: at.slice(0, dayLetters) });
     }
-    if (type === 'part-scrapped' && shelved.has(subjectId)) sheet.add({ kind: 'unshelved', about: at.slice(0, day) });
+    if (type === 'part-scrapped' && shelved.has(subjectId))
+      sheet.add({ kind: 'unshelved', about: at.slice(0, dayLetters) });
   }
 }
 

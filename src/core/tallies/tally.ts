@@ -31,6 +31,9 @@ export const tallyKinds = [
   /** Parts put on the shelf by day, and scrapped from it. */
   'shelved',
   'unshelved',
+  /** Steps of the way back that were done, by model, operation and day; spare screws that went in, by model, step and day. */
+  'closed',
+  'screwed',
   /** Units by shipment, and minute and recipient of its sending. */
   'sent',
 ] as const;

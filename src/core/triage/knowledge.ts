@@ -73,6 +73,19 @@ export const knowledgeFor = (
   resistances: resistances[modelId] ?? [],
 });
 
+/** The same for some models only. */
+export function knowledgeAmong(knowledge: ShopKnowledge, modelIds: readonly string[]): ShopKnowledge {
+  const among = <T>(all: Readonly<Record<string, T>>): Readonly<Record<string, T>> =>
+    Object.fromEntries(modelIds.flatMap((id) => (all[id] === undefined ? [] : [[id, all[id]]])));
+  const { yields, yieldsGiven, resistances } = knowledge;
+  return {
+    ...knowledge,
+    yields: among(yields),
+    yieldsGiven: among(yieldsGiven),
+    resistances: among(resistances),
+  };
+}
+
 /** What is known of a unit that is to be valued. */
 export type Subject = Pick<Unit, 'revision' | 'configuration' | 'variant' | 'marks' | 'tests'> &
   Partial<Pick<Unit, 'found'>> & {

@@ -18,6 +18,7 @@ export function toRecordedFact<T extends FactType>(row: FactRow<T>): RecordedFac
     receivedAt: row.server_at.toISOString(),
     payload: row.payload,
     touched: row.touched.map(({ kind, id }) => ({ kind, id })),
+    ...(row.clock_off_s !== null && { clockOffS: row.clock_off_s }),
     ...(row.rules_version !== null && { rulesVersion: row.rules_version }),
   };
 }
@@ -61,18 +62,27 @@ export async function lastPosition(db: Knex): Promise<number> {
   return row?.n ?? 0;
 }
 
+/** A row that names the position of the fact which is appended with it. */
+export interface PositionedRow {
+  readonly table: 'fact_parts' | 'bit_lives';
+  readonly positionIn: string;
+  readonly row: Readonly<Record<string, string | number>>;
+}
+
 /**
- * Appends a fact with the next position. The counter is taken with the append and not before: whoever holds it holds up
- * everyone, so number, fact and its parts go in one statement and one trip. A position that was rolled back is given to the
- * next.
+ * Appends a fact with the next position, and commits: it is the last thing its transaction does. Whoever holds the counter
+ * holds up everyone, so number, fact, what names its position and the end of the transaction go in one trip. A position that
+ * was rolled back is given to the next.
  *
+ * @param also  more rows with its position
  * @returns its position
  */
-export async function appendFact(
+export async function commitFact(
   trx: Knex,
   fact: Fact,
   made: { readonly personId: string; readonly bench: string; readonly receivedAt: Date },
   changes: readonly Change[],
+  also: readonly PositionedRow[] = [],
 ): Promise<number> {
   const about = aboutOf(fact, changes);
   const row = {
@@ -89,27 +99,30 @@ export async function appendFact(
     payload: JSON.stringify(fact.payload),
     touched: JSON.stringify(changes.map(touchedBy)),
     rules_version: fact.rulesVersion ?? null,
+    clock_off_s: fact.clockOffS ?? null,
   };
   const parts = new Set(changes.flatMap(({ kind, id }) => (kind === 'part' ? [id] : [])));
   if (about.part_id !== null) parts.add(about.part_id);
-  const columns = Object.keys(row);
-  const ofParts =
-    parts.size === 0
-      ? ''
-      : `insert into fact_parts (part_id, position) values ${[...parts].map(() => '(?, last_insert_id())').join(', ')};`;
+  const rows = [
+    { table: 'facts', positionIn: 'position', row },
+    ...[...parts].map((id) => ({ table: 'fact_parts', positionIn: 'position', row: { part_id: id } })),
+    ...also,
+  ];
   const [results] = (await trx.raw(
     `begin not atomic
        update counters set n = last_insert_id(n + 1) where name = 'facts';
-       insert into facts (position, ${columns.map(() => '??').join(', ')})
-         values (last_insert_id(), ${columns.map(() => '?').join(', ')});
-       ${ofParts}
+       ${rows.map((one) => insertWithPosition(Object.keys(one.row).length)).join('\n')}
+       commit;
        select last_insert_id() as position;
      end`,
-    [...columns, ...Object.values(row), ...parts] as Knex.RawBinding[],
+    rows.flatMap((one) => [one.table, one.positionIn, ...Object.keys(one.row), ...Object.values(one.row)]),
   )) as [readonly unknown[]];
   const answer = results.flat().find((own) => typeof own === 'object' && own !== null && 'position' in own);
   return Number((answer as { readonly position: number }).position);
 }
+
+const insertWithPosition = (columns: number): string =>
+  `insert into ?? (??${', ??'.repeat(columns)}) values (last_insert_id()${', ?'.repeat(columns)});`;
 
 const touchedBy = ({ kind, id, before, after }: Change): TouchedRow =>
   before && after ? { kind, id, was: wasBefore(before, after) } : ({ kind, id, before } as TouchedRow);

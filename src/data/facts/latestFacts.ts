@@ -12,6 +12,8 @@ interface ListedColumns {
   /** Name of the bench; its id where there is no such bench any more. */
   readonly bench: string;
   readonly at: string;
+  /** Seconds that the clock of the bench was ahead, by which `at` was put right; null when it was right. */
+  readonly clockOffS: number | null;
   /** Tag of its part, else of its unit. */
   readonly tag: string | null;
   readonly parcel: { readonly id: string; readonly code: string } | null;
@@ -51,6 +53,7 @@ export async function latestFacts(db: Knex, limit: number, filter: FactFilter = 
       position: 'e.position',
       type: 'e.type',
       at: 'e.client_at',
+      clockOffS: 'e.clock_off_s',
       payload: 'e.payload',
       undo: 'undo.id',
       modelId: 'e.model_id',

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Entities, EntityKind } from '@/core/entities/entities';
 import type { Change } from '@/core/shop/world';
+import { deletePhotosOf } from '../units/photos';
 import { entityTables } from './entityTables';
 
 const chunkRows = 500;
@@ -15,9 +16,9 @@ export async function saveChanges(trx: Knex, changes: readonly Change[]): Promis
     if (made.length > 0) await trx.batchInsert(table, made, chunkRows);
     const gone = own.flatMap(({ before, after, id }) => (before && !after ? [id] : []));
     for (let from = 0; from < gone.length; from += chunkRows) {
-      await trx(table)
-        .whereIn('id', gone.slice(from, from + chunkRows))
-        .delete();
+      const ids = gone.slice(from, from + chunkRows);
+      await trx(table).whereIn('id', ids).delete();
+      if (kind === 'unit') await deletePhotosOf(trx, ids);
     }
     for (const { before, after, id } of own) {
       if (before && after) await trx(table).where({ id }).update(write(after));

@@ -34,7 +34,7 @@ async function fewOf<R, T>(query: Knex.QueryBuilder, limit: number, order: strin
 }
 
 /** What can be taken first, then what is under way, then what is gone; the best grade first. */
-const partOrder = `field(place, 'shelf', 'to-shelve', 'grade', 'assigned', 'hazard', 'scrap'), grade, tag_no`;
+const partOrder = `field(place, 'shelf', 'reserved', 'to-shelve', 'grade', 'assigned', 'lost', 'hazard', 'scrap'), grade, tag_no`;
 const unitOrder = `stage in ('sent', 'spent', 'recycled'), tag_no`;
 
 const nothing = { hits: [], total: 0 };

@@ -15,7 +15,7 @@ export async function waitingAtStages(
     triage: at('triage'),
     teardown: at('teardown'),
     grade: lying('grade'),
-    shelf: lying('shelf') + lying('to-shelve'),
+    shelf: lying('shelf') + lying('reserved') + lying('to-shelve'),
     match: at('match'),
     rebuild: at('rebuild'),
     prove: at('prove'),

@@ -436,6 +436,31 @@ export const carriesOfParts = (schema: Knex.SchemaBuilder) =>
     table.json('carries').notNullable().defaultTo('[]');
   });
 
+/** What instruments said of their readings' spread, what is known of a cell, and whether a part may be used again. */
+export const gradingOfParts = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('parts', (table) => {
+    table.json('plus_minus').notNullable().defaultTo('{}');
+    table.string('reuse', 8).nullable();
+    table.json('cell').nullable();
+  });
+
+/** What a second look made of a part; those that had none are found by their place. */
+export const secondLooks = (db: Knex) =>
+  db.raw(
+    `alter table parts add column second_look json null,
+     add column is_looked_twice tinyint unsigned generated always as (second_look is not null) virtual invisible,
+     add index parts_to_look (place, is_looked_twice, tag_no)`,
+  );
+
+/** Cells whose own gauge and analyser both spoke, found by their model. */
+export const gaugedCells = (db: Knex) =>
+  db.raw(
+    `alter table parts
+     add column gauged_model varchar(60) character set ascii collate ascii_bin generated always as
+       (if(json_value(cell, '$.gaugeShare') is null or json_value(cell, '$.analyserShare') is null, null, model_id)) virtual invisible,
+     add index parts_gauged (gauged_model, tag_no)`,
+  );
+
 /** What had been found in the unit when a part came out of it. */
 export const findingsOfParts = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('parts', (table) => {
@@ -513,4 +538,34 @@ export const doers = (schema: Knex.SchemaBuilder) =>
     id(table, 'person_id').notNullable().index();
     id(table, 'noted_by').notNullable();
     table.specificType('noted_at', 'datetime(3)').notNullable();
+  });
+
+/** Files to which facts of units that left long ago were moved. */
+export const archives = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('archives', (table) => {
+    table.increments('id');
+    code(table, 'file', 120).notNullable().unique();
+    table.specificType('left_before', 'datetime(3)').notNullable();
+    table.specificType('made_at', 'datetime(3)').notNullable();
+    table.integer('units').unsigned().notNullable();
+    table.integer('facts').unsigned().notNullable();
+    code(table, 'sha256', 64).notNullable();
+  });
+
+/** By how much the clock that dated a fact was wrong. */
+export const clockOfFacts = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('facts', (table) => {
+    table.integer('clock_off_s').nullable();
+  });
+
+/** Where in its archive the facts of a unit stand, and what is counted of them. */
+export const archivedUnits = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('archived_units', (table) => {
+    id(table, 'unit_id').primary();
+    table.integer('archive_id').unsigned().notNullable();
+    table.bigInteger('at_byte').unsigned().notNullable();
+    table.integer('bytes').unsigned().notNullable();
+    table.integer('facts').unsigned().notNullable();
+    table.integer('seconds').unsigned().notNullable();
+    table.json('counted').notNullable();
   });

@@ -2,20 +2,14 @@ import type { Knex } from 'knex';
 import type { Model } from '@/core/procedure/model';
 import { upgradeModel } from '@/core/procedure/upgradeModel';
 import { cardOf, type ModelCard } from '@/core/library/modelCard';
+import { memory } from '@/data/kept';
 import type { ModelCardRow, ModelRow } from '@/data/rows';
 
 /** Published versions never change, so what was read once is kept. */
-const kept = new WeakMap<object, Map<string, Model>>();
-
-function keptFor(db: Knex): Map<string, Model> {
-  const config = db.client.config as object;
-  const models = kept.get(config) ?? new Map<string, Model>();
-  kept.set(config, models);
-  return models;
-}
+const published = memory<Model>();
 
 export async function findModel(db: Knex, id: string, version: number): Promise<Model | undefined> {
-  const models = keptFor(db);
+  const models = published(db);
   const known = models.get(`${id}@${version}`);
   if (known) return known;
   const row = (await db('models').where({ id, version }).first('document')) as Pick<ModelRow, 'document'> | undefined;
@@ -33,6 +27,13 @@ export async function newestModels(db: Knex): Promise<readonly Model[]> {
   >[];
   const models = await Promise.all(keys.map(({ id, version }) => findModel(db, id, version)));
   return models.filter((model) => model !== undefined).sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** Interchange classes that some part of a model has, in any of its versions; none of a model that nobody knows. */
+export async function classesOfModel(db: Knex, id: string): Promise<readonly string[]> {
+  const rows = (await db('models').where({ id }).select('version')) as Pick<ModelRow, 'version'>[];
+  const models = await Promise.all(rows.map(({ version }) => findModel(db, id, version)));
+  return [...new Set(models.flatMap((model) => model?.parts.map(({ interchange }) => interchange) ?? []))];
 }
 
 /** Every version, for replaying the log. */

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { carriedBy, type Part } from '@/core/entities/entities';
+import type { ModelPart } from '@/core/procedure/parts';
 import { priceBook } from '@/data/prices/priceBook';
 import { newestModels } from './modelRepository';
 
@@ -9,6 +10,11 @@ export interface PartKind {
   readonly modelName: string;
   readonly handling: string;
   readonly valueCents: Readonly<Record<string, number>>;
+  /** Of a battery: what its label should say. */
+  readonly ratedAmpHours?: number;
+  readonly cell?: ModelPart['cell'];
+  /** The question whose yes lets a single-use part be used again. */
+  readonly reusableIf?: string;
 }
 
 export type PartKinds = Readonly<Record<string, PartKind>>;
@@ -30,9 +36,17 @@ export async function partKinds(db: Knex, now: Date): Promise<PartKinds> {
   const models = newest.map((model) => price(model));
   return Object.fromEntries(
     models.flatMap((model) =>
-      model.parts.map(({ id, name, handling, valueCents }) => [
+      model.parts.map(({ id, name, handling, valueCents, ratedAmpHours, cell, reusableIf }) => [
         `${model.id}/${id}`,
-        { name, modelName: model.name, handling: handling ?? '', valueCents: valueCents ?? {} },
+        {
+          name,
+          modelName: model.name,
+          handling: handling ?? '',
+          valueCents: valueCents ?? {},
+          ...(ratedAmpHours !== undefined && { ratedAmpHours }),
+          ...(cell && { cell }),
+          ...(reusableIf !== undefined && { reusableIf }),
+        },
       ]),
     ),
   );

@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
 import type { Part } from '@/core/entities/entities';
 import { fromPart } from './partRows';
-import { findPart, searchShelf } from './partRepository';
+import { plainQuery } from '@/core/shelf/shelfQuery';
+import { findPart } from './partRepository';
+import { shelfRows } from './shelfRows';
 
 let scratch: Scratch;
 const part = (tag: string, given: Partial<Part> = {}): Part => ({
@@ -41,7 +43,7 @@ beforeAll(async () => {
 afterAll(() => scratch.drop());
 
 const found = async (words: string) =>
-  (await searchShelf(scratch.db, { words, from: 0, limit: 10 })).parts.map(({ tag }) => tag);
+  (await shelfRows(scratch.db, { ...plainQuery, words }, null, { from: 0, limit: 10 })).parts.map(({ tag }) => tag);
 
 test('a part comes out of the table as it went in', async () => {
   const given = part('P-00009', { readings: { capacityShare: 88.25, shape: 'flat' }, limiting: 'Größe, “weit”' });

@@ -3,14 +3,16 @@ import type { Part } from '@/core/entities/entities';
 import type { PartPlace } from '@/core/entities/stages';
 import { byTag } from '@/core/shared/tags';
 import type { PartRow } from '@/data/rows';
-import { contains } from '@/data/like';
-import { totalOf } from '@/data/totalOf';
 import { toPart } from './partRows';
 
 /** All parts at some places, by the number of their tag. */
 export async function partsAt(db: Knex, places: readonly PartPlace[]): Promise<readonly Part[]> {
-  const rows = (await db('parts').whereIn('place', places).orderBy('tag_no')) as PartRow[];
-  return rows.map(toPart);
+  // Each place by itself has an index in that order; several at once would be read from end to end.
+  const lists = await Promise.all(
+    places.map((place) => db('parts').where({ place }).orderBy('tag_no') as unknown as Promise<PartRow[]>),
+  );
+  const parts = lists.flat().map(toPart);
+  return places.length > 1 ? parts.sort(byTag) : parts;
 }
 
 export async function partsOfUnit(db: Knex, unitId: string): Promise<readonly Part[]> {
@@ -44,37 +46,6 @@ export async function partsById(db: Knex, ids: readonly string[]): Promise<reado
 export async function findPart(db: Knex, where: Partial<Pick<PartRow, 'id' | 'tag'>>): Promise<Part | undefined> {
   const row = (await db('parts').where(where).first()) as PartRow | undefined;
   return row && toPart(row);
-}
-
-const mostWords = 6;
-
-export interface ShelfQuery {
-  readonly words: string;
-  readonly from: number;
-  readonly limit: number;
-}
-
-/**
- * Shelf parts whose tag, bin, class or name has all the words (a letter alone is a grade), by bin and tag, with how many there
- * are in all; null where all are meant. Which they are is read from an index alone.
- */
-export async function searchShelf(
-  db: Knex,
-  { words, from, limit }: ShelfQuery,
-): Promise<{ readonly parts: readonly Part[]; readonly total: number | null }> {
-  const found = db('parts').where({ place: 'shelf' });
-  const asked = words.toLowerCase().split(/\s+/).filter(Boolean).slice(0, mostWords);
-  for (const word of asked) {
-    if (/^[abcd]$/.test(word)) found.where({ grade: word.toUpperCase() });
-    else found.whereRaw('words like ?', [contains(word)]);
-  }
-  const page = found.clone().select('id').orderBy(['bin', 'tag_no']).offset(from).limit(limit).as('page');
-  const rows = (await db(page)
-    .join('parts as p', 'p.id', 'page.id')
-    .orderBy(['p.bin', 'p.tag_no'])
-    .select('p.*')) as PartRow[];
-  const total = asked.length === 0 ? null : await totalOf(found, from, rows.length, limit);
-  return { parts: rows.map(toPart), total };
 }
 
 /** Parts of one class and grade; assemblies with just these parts on them, of one model. */

@@ -1,4 +1,5 @@
 import type { Part } from '@/core/entities/entities';
+import { cellDue } from '@/core/shelf/cellDue';
 import type { PartRow } from '@/data/rows';
 
 export function toPart(row: PartRow): Part {
@@ -19,6 +20,12 @@ export function toPart(row: PartRow): Part {
     assignedTo: row.assigned_to,
     isDataCleared: row.is_data_cleared === 1,
     carries: row.carries,
+    ...(row.reuse && { reuse: row.reuse }),
+    ...(Object.keys(row.plus_minus).length > 0 && { plusMinus: row.plus_minus }),
+    ...(row.cell && { cell: row.cell }),
+    ...(row.reserved_for !== null && { reservedFor: row.reserved_for }),
+    ...(row.stored_at !== null && { storedAt: row.stored_at }),
+    ...(row.second_look && { secondLook: row.second_look }),
     // A part from before its findings had a depth.
     findings: row.findings.map((hit) => (typeof hit === 'string' ? { finding: hit, depthMm: 1 } : hit)),
     version: row.version,
@@ -44,6 +51,13 @@ export function fromPart(part: Part): Record<keyof PartRow, string | number | nu
     assigned_to: part.assignedTo,
     is_data_cleared: part.isDataCleared ? 1 : 0,
     carries: JSON.stringify(part.carries ?? []),
+    plus_minus: JSON.stringify(part.plusMinus ?? {}),
+    reuse: part.reuse ?? null,
+    cell: part.cell ? JSON.stringify(part.cell) : null,
+    second_look: part.secondLook ? JSON.stringify(part.secondLook) : null,
+    reserved_for: part.reservedFor ?? null,
+    stored_at: part.storedAt ?? null,
+    due_at: cellDue(part)?.at ?? null,
     findings: JSON.stringify(part.findings ?? []),
     version: part.version,
     last_fact_id: part.lastFactId,

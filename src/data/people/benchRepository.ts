@@ -17,3 +17,7 @@ export async function benchesForUpdate(trx: Knex): Promise<readonly WorkBench[]>
 export async function writeBench(trx: Knex, { id, name, isInUse }: WorkBench): Promise<void> {
   await trx('benches').insert({ id, name, is_in_use: isInUse }).onConflict('id').merge();
 }
+
+/** Whether there is, or was, such a bench. */
+export const isBench = async (db: Knex, id: string): Promise<boolean> =>
+  (await db('benches').where({ id }).first('id')) !== undefined;

@@ -1,7 +1,8 @@
 import type { Knex } from 'knex';
-import type { PinState } from '@/core/people/lockOut';
 import type { Member, MemberDetails } from '@/core/people/roster';
 import type { PersonRow } from '@/data/rows';
+import { forgetAllTries } from './pinTries';
+import { endSessionsOf } from './sessionRepository';
 
 const toMember = (row: PersonRow): Member => ({
   id: row.id,
@@ -41,16 +42,20 @@ export async function findPersonName(db: Knex, id: string): Promise<string | und
   return (await findPerson(db, id))?.name;
 }
 
-export async function savePinState(trx: Knex, id: string, { failedCount, lockedUntil }: PinState): Promise<void> {
-  await trx('people').where({ id }).update({ failed_count: failedCount, locked_until: lockedUntil });
+export async function saveSignedIn(trx: Knex, id: string, at: Date): Promise<void> {
+  await trx('people').where({ id }).update({ signed_in_at: at });
+}
+
+/** Leads who have never signed in. */
+export async function leadsNeverIn(db: Knex): Promise<readonly PersonRow[]> {
+  return (await db('people').where({ role: 'lead', left_at: null, signed_in_at: null })) as PersonRow[];
 }
 
 /** A new PIN also opens what wrong ones had locked, and ends what was signed in by the old one. */
 export async function saveNewPin(trx: Knex, id: string, pinHash: string): Promise<void> {
-  await trx('people')
-    .where({ id })
-    .update({ pin_hash: pinHash, failed_count: 0, locked_until: null })
-    .increment('epoch', 1);
+  await trx('people').where({ id }).update({ pin_hash: pinHash });
+  await forgetAllTries(trx, id);
+  await endSessionsOf(trx, id);
 }
 
 export async function savePutAway(trx: Knex, id: string, guides: PersonRow['put_away']): Promise<void> {
@@ -74,7 +79,8 @@ export async function saveMember(
       certified_until: details.certifiedUntil,
       left_at: change.leftAt,
     })
-    .increment({ version: 1, epoch: change.endsSessions ? 1 : 0 });
+    .increment('version', 1);
+  if (change.endsSessions) await endSessionsOf(trx, id);
 }
 
 export async function insertPerson(

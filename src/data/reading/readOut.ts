@@ -88,6 +88,7 @@ export interface FactOut {
   readonly type: string;
   readonly at: string;
   readonly receivedAt: string;
+  readonly clockOffS: number | null;
   readonly person: string | null;
   readonly bench: string;
   readonly unit: string | null;
@@ -106,11 +107,25 @@ export async function factsOut(db: Knex, after: number, limit: number): Promise<
     .where('f.position', '>', after)
     .orderBy('f.position')
     .limit(limit)
-    .select('f.position', 'f.id', 'f.type', 'f.client_at', 'f.server_at', 'f.bench', 'f.undoes', 'f.payload', {
-      person: 'p.name',
-      unit: 'u.tag',
-      part: 't.tag',
-    })) as (Pick<FactRow, 'position' | 'id' | 'type' | 'client_at' | 'server_at' | 'bench' | 'undoes' | 'payload'> &
+    .select(
+      'f.position',
+      'f.id',
+      'f.type',
+      'f.client_at',
+      'f.server_at',
+      'f.clock_off_s',
+      'f.bench',
+      'f.undoes',
+      'f.payload',
+      {
+        person: 'p.name',
+        unit: 'u.tag',
+        part: 't.tag',
+      },
+    )) as (Pick<
+    FactRow,
+    'position' | 'id' | 'type' | 'client_at' | 'server_at' | 'clock_off_s' | 'bench' | 'undoes' | 'payload'
+  > &
     Pick<FactOut, 'person' | 'unit' | 'part'>)[];
   return rows.map((row) => ({
     position: row.position,
@@ -118,6 +133,7 @@ export async function factsOut(db: Knex, after: number, limit: number): Promise<
     type: row.type,
     at: row.client_at.toISOString(),
     receivedAt: row.server_at.toISOString(),
+    clockOffS: row.clock_off_s,
     person: row.person,
     bench: row.bench,
     unit: row.unit,

@@ -1,19 +1,30 @@
 import type { Knex } from 'knex';
 import type { HouseRules } from '@/core/shared/houseRules';
+import { memory } from '@/data/kept';
 import type { HouseRulesRow } from '@/data/rows';
 
 const toRules = ({ version, rules }: Pick<HouseRulesRow, 'version' | 'rules'>): HouseRules => ({ ...rules, version });
 
+/** A version never changes: every request asks which is today's, and few need to read it. */
+const versions = memory<HouseRules>();
+
 /** The rules of today. */
 export async function currentRules(db: Knex): Promise<HouseRules> {
-  const row = (await db('house_rules').orderBy('version', 'desc').first()) as HouseRulesRow | undefined;
-  if (!row) throw new Error('currentRules: this database has no house rules; migrate it first');
-  return toRules(row);
+  const newest = (await db('house_rules').max({ version: 'version' }).first()) as
+    { version: number | null } | undefined;
+  const rules = newest?.version == null ? undefined : await findRules(db, newest.version);
+  if (!rules) throw new Error('currentRules: this database has no house rules; migrate it first');
+  return rules;
 }
 
 export async function findRules(db: Knex, version: number): Promise<HouseRules | undefined> {
+  const known = versions(db).get(String(version));
+  if (known) return known;
   const row = (await db('house_rules').where({ version }).first()) as HouseRulesRow | undefined;
-  return row && toRules(row);
+  if (!row) return undefined;
+  const rules = toRules(row);
+  versions(db).set(String(version), rules);
+  return rules;
 }
 
 /** Every version, the oldest first. */

@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import type { BitLife } from '@/core/screws/bitInUse';
 import type { BitUse } from '@/core/screws/bitWear';
 import type { Fact, RecordedFact } from '@/core/shop/facts';
+import type { PositionedRow } from '@/data/facts/factRepository';
 import type { BitLifeRow } from '@/data/rows';
 
 type Happened = Pick<RecordedFact, 'type' | 'payload' | 'bench' | 'position'>;
@@ -15,20 +16,25 @@ export async function countUses(trx: Knex, bench: string, fact: Pick<Fact, 'type
 }
 
 /**
- * A new bit begins its count at the position of its fact. A fact that is taken back is taken off the bit that was in use
- * when it happened; a renewal that is taken back gives its count to the bit before it.
- *
- * @param undone  the fact that this one takes back
+ * Takes back what a fact did with bits: what it used, off the bit that was in use when it happened; a renewal gives its count
+ * to the bit before it.
  */
-export async function turnBits(trx: Knex, fact: Happened, undone: Happened | undefined): Promise<void> {
-  if (undone) {
-    if (isRenewal(undone)) await rejoin(trx, undone);
-    else for (const use of usesOf(undone)) await add(trx, undone, use, -1);
-  } else if (isRenewal(fact)) {
-    const { drive } = fact.payload;
-    await trx('bit_lives').insert({ bench: fact.bench, drive, from_position: fact.position, screws: 0, stripped: 0 });
-  }
+export async function takeBackBits(trx: Knex, undone: Happened): Promise<void> {
+  if (isRenewal(undone)) await rejoin(trx, undone);
+  else for (const use of usesOf(undone)) await add(trx, undone, use, -1);
 }
+
+/** A new bit begins its count at the position of its fact. */
+export const bitsBegun = (bench: string, fact: Pick<Fact, 'type' | 'payload'>): readonly PositionedRow[] =>
+  fact.type === 'bit-renewed' && 'drive' in fact.payload
+    ? [
+        {
+          table: 'bit_lives',
+          positionIn: 'from_position',
+          row: { bench, drive: fact.payload.drive, screws: 0, stripped: 0 },
+        },
+      ]
+    : [];
 
 const isRenewal = (fact: Happened): fact is Happened & RecordedFact<'bit-renewed'> => fact.type === 'bit-renewed';
 

@@ -10,6 +10,8 @@ import { fromTally, fromUnitTally, toUnitTally } from './tallyRows';
 /** So many facts, or units, are counted in one transaction. */
 const stretch = 2000;
 const unitsAtOnce = 200;
+/** Beside the work a stretch is shorter: facts wait while it is added up. */
+const unitsBeside = 50;
 const rowsAtOnce = 400;
 
 export type TalliedState = Pick<TalliedRow, 'generation' | 'revision'>;
@@ -43,14 +45,14 @@ export async function catchUp(db: Knex): Promise<TalliedState> {
 export const recount = (db: Knex, now: Date): Promise<boolean> =>
   inTransaction(db, async (trx) => countNext(trx, await stateOf(trx, true), now));
 
-async function countNext(trx: Knex, state: TalliedRow, now: Date): Promise<boolean> {
+async function countNext(trx: Knex, state: TalliedRow, now: Date, atOnce = unitsAtOnce): Promise<boolean> {
   const { generation, revision, next_to: nextTo } = state;
   const own = trx('tallied').where({ id: 1 });
   if (nextTo === null) {
     await own.update({ next_to: '', begun_at: now });
     return false;
   }
-  const units = await unitsAfter(trx, nextTo);
+  const units = await unitsAfter(trx, nextTo, atOnce);
   if (units.length > 0) {
     await countUnits(trx, units, { generations: [generation + 1], revision: revision + 1 });
     await own.update({ next_to: units.at(-1), revision: revision + 1 });
@@ -69,12 +71,21 @@ async function countNext(trx: Knex, state: TalliedRow, now: Date): Promise<boole
   return true;
 }
 
-/** Whether a recount is under way, or the last began so long ago. */
-export async function recountDue(db: Knex, now: Date, everyMs: number): Promise<boolean> {
-  const { generation, next_to: nextTo, begun_at: begunAt } = await stateOf(db);
-  if (generation === 0) return false;
-  return nextTo !== null || begunAt === null || now.getTime() - begunAt.getTime() > everyMs;
-}
+/**
+ * Some units of a recount, if one is under way or the last began so long ago. Of several processes that look at the same moment
+ * each finds what the one before left.
+ *
+ * @returns whether there was something to do
+ */
+export const recountWhenDue = (db: Knex, now: Date, everyMs: number): Promise<boolean> =>
+  inTransaction(db, async (trx) => {
+    const state = await stateOf(trx, true);
+    const { generation, next_to: nextTo, begun_at: begunAt } = state;
+    const isDue = nextTo !== null || begunAt === null || now.getTime() - begunAt.getTime() > everyMs;
+    if (generation === 0 || !isDue) return false;
+    await countNext(trx, state, now, unitsBeside);
+    return true;
+  });
 
 /** How many counts were found to be wrong and put right so far, and when the last was; null while none ever was. */
 export async function mendedCounts(db: Knex): Promise<{ readonly count: number; readonly at: Date } | null> {
@@ -129,8 +140,8 @@ async function countOn(trx: Knex, { position, generation, revision, next_to: nex
 }
 
 /** The next units by id. */
-const unitsAfter = (trx: Knex, id: string): Promise<readonly string[]> =>
-  trx('units').where('id', '>', id).orderBy('id').limit(unitsAtOnce).pluck('id') as unknown as Promise<string[]>;
+const unitsAfter = (trx: Knex, id: string, limit: number): Promise<readonly string[]> =>
+  trx('units').where('id', '>', id).orderBy('id').limit(limit).pluck('id') as unknown as Promise<string[]>;
 
 /** Units that the facts of a stretch were about, or from which a part came that they were about. */
 async function spokenOf(trx: Knex, after: number, upTo: number): Promise<readonly string[]> {

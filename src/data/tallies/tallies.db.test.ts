@@ -13,7 +13,7 @@ import { RandomHistory } from '../../../tests/support/randomHistory';
 import { shippedModels } from '../../../tests/support/models';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
 import type { TalliedRow } from '@/data/rows';
-import { catchUp, mendedCounts, recount, recountDue } from './catchUp';
+import { catchUp, mendedCounts, recount, recountWhenDue } from './catchUp';
 import { readTallies } from './readTallies';
 
 let scratch: Scratch;
@@ -73,6 +73,12 @@ const byHand: Readonly<Record<Exclude<TallyKind, 'whole'>, string>> = {
   used: `select '', '', p.interchange, date(e.client_at), count(*), 0 from standing e
     join parts p on p.id = convert(json_value(e.payload, '$.partId') using ascii)
     where e.type = 'part-assigned' group by 3, 4`,
+  closed: `select model_id, '', regexp_replace(substr(json_value(payload, '$.stepId'), 6), '~.*', ''), date(client_at),
+      count(*), 0
+    from standing where type = 'step-done' and json_value(payload, '$.stepId') like 'back:%' group by 1, 3, 4`,
+  screwed: `select model_id, '', json_value(payload, '$.stepId'), date(client_at), sum(json_value(payload, '$.count')), 0
+    from standing where type = 'screw-trouble' and json_value(payload, '$.kind') in ('missing', 'stripped', 'foreign', 'short')
+    group by 1, 3, 4`,
   shelved: `select '', '', date(client_at), '', count(*), 0 from standing where type = 'part-shelved' group by 3`,
   unshelved: `select '', '', date(e.client_at), '', count(*), 0 from standing e where e.type = 'part-scrapped' and exists (
       select 1 from standing s where s.part_id = e.part_id and s.type = 'part-shelved' and s.position < e.position)
@@ -198,9 +204,15 @@ describe('tallies', () => {
     expect(await state()).toMatchObject({ mended: 1, mended_at: now, generation: generation + 1 });
     expect(await mendedCounts(scratch.db)).toEqual({ count: 1, at: now });
     const day = 24 * 3600 * 1000;
-    expect(await recountDue(scratch.db, now, day)).toBe(false);
-    expect(await recountDue(scratch.db, new Date(now.getTime() + day + 1), day)).toBe(true);
+    expect(await recountWhenDue(scratch.db, now, day)).toBe(false);
     expect(await kept()).toEqual(right);
+    // Several processes come to it at once: one count is begun and ended, and no second one after it.
+    const tomorrow = new Date(now.getTime() + day + 1);
+    const beside = async () => {
+      while (await recountWhenDue(scratch.db, tomorrow, day));
+    };
+    await Promise.all([beside(), beside(), beside()]);
+    expect(await state()).toMatchObject({ mended: 1, begun_at: tomorrow, generation: generation + 2, next_to: null });
     for (let isDone = false; !isDone; isDone = await recount(scratch.db, now)) await goOn(1);
     expect(await state()).toMatchObject({ mended: 1, next_to: null });
     for (const kind of kinds) expect((await kept())[kind]).toEqual(await counted(scratch.db, kind));

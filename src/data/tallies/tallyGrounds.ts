@@ -2,11 +2,11 @@ import type { Knex } from 'knex';
 import { grouped } from '@/core/shared/grouped';
 import { talliedTypes, type TalliedFact, type TallyGround } from '@/core/tallies/talliesOf';
 import { standingFacts } from '@/data/facts/standingFacts';
-import type { FactRow, PartRow, UnitRow } from '@/data/rows';
+import type { ArchivedUnitRow, FactRow, PartRow, UnitRow } from '@/data/rows';
 
 /** All that is counted of some units, by unit; one that is there no more has no entry. */
 export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promise<ReadonlyMap<string, TallyGround>> {
-  const [units, parts, facts] = await Promise.all([
+  const [units, parts, inLog, archived] = await Promise.all([
     db('units')
       .whereIn('id', [...unitIds])
       .select('id', 'parcel_id', 'line_no', 'model_id', 'stage', 'disposition', 'tests', 'marks') as Promise<
@@ -36,10 +36,23 @@ export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promis
       .whereIn('e.type', [...talliedTypes])
       .orderBy('e.position')
       .select('e.unit_id', 'e.type', 'e.payload', 'e.client_at', 'e.model_id', 'e.subject_id') as Promise<FactRow[]>,
+    db('archived_units')
+      .whereIn('unit_id', [...unitIds])
+      .select('unit_id', 'counted') as Promise<Pick<ArchivedUnitRow, 'unit_id' | 'counted'>[]>,
   ]);
-  const classes = await classesOf(db, facts);
   const partsOf = grouped(parts, ({ unit_id }) => unit_id);
-  const factsOf = grouped(facts, ({ unit_id }) => unit_id);
+  const inLogOf = grouped(inLog, ({ unit_id }) => unit_id);
+  const archivedOf = new Map(archived.map(({ unit_id, counted }) => [unit_id, counted]));
+  // What was moved to a file came before what is in the log still, but for facts that wait for another unit: of those only how
+  // many there are counts.
+  const factsOf = (unitId: string): readonly TalliedFact[] => [
+    ...(archivedOf.get(unitId) ?? []),
+    ...(inLogOf.get(unitId) ?? []).map(toTalliedFact),
+  ];
+  const classes = await classesOf(
+    db,
+    units.flatMap(({ id }) => factsOf(id)),
+  );
   return new Map(
     units.map((unit) => [
       unit.id,
@@ -50,24 +63,24 @@ export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promis
           partRef: part_ref,
           modelId: model_id,
         })),
-        facts: (factsOf.get(unit.id) ?? []).map(
-          ({ type, payload, client_at, model_id, subject_id }) =>
-            ({
-              type,
-              payload,
-              subjectId: subject_id,
-              at: client_at.toISOString(),
-              modelId: model_id ?? '',
-            }) as TalliedFact,
-        ),
+        facts: factsOf(unit.id),
         classOf: (partId: string) => classes.get(partId),
       },
     ]),
   );
 }
 
+export const toTalliedFact = ({ type, payload, client_at, model_id, subject_id }: FactRow): TalliedFact =>
+  ({
+    type,
+    payload,
+    subjectId: subject_id,
+    at: client_at.toISOString(),
+    modelId: model_id ?? '',
+  }) as TalliedFact;
+
 /** Classes of the parts that facts set aside. */
-async function classesOf(db: Knex, facts: readonly FactRow[]): Promise<ReadonlyMap<string, string>> {
+async function classesOf(db: Knex, facts: readonly TalliedFact[]): Promise<ReadonlyMap<string, string>> {
   const ids = facts.flatMap((fact) => (fact.type === 'part-assigned' ? [fact.payload.partId] : []));
   if (ids.length === 0) return new Map();
   const rows = (await db('parts').whereIn('id', ids).select('id', 'interchange')) as Pick<

@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import type { Fact } from '@/core/shop/facts';
 import type { Weighed } from '@/core/entities/entities';
 import { standingFacts } from '@/data/facts/standingFacts';
+import type { ArchivedUnitRow } from '@/data/rows';
 
 export interface DecisionRow {
   readonly unitId: string;
@@ -48,5 +49,10 @@ export async function workSeconds(db: Knex, unitIds: readonly string[]): Promise
     .groupBy('e.unit_id')
     .select({ unitId: 'e.unit_id' })
     .sum({ seconds: db.raw(`json_value(e.payload, '$.seconds')`) })) as { unitId: string; seconds: number }[];
-  return new Map(work.map(({ unitId, seconds }) => [unitId, Number(seconds)]));
+  const archived = (await db('archived_units')
+    .whereIn('unit_id', [...unitIds])
+    .select('unit_id', 'seconds')) as Pick<ArchivedUnitRow, 'unit_id' | 'seconds'>[];
+  const total = new Map(work.map(({ unitId, seconds }) => [unitId, Number(seconds)]));
+  for (const { unit_id, seconds } of archived) total.set(unit_id, (total.get(unit_id) ?? 0) + seconds);
+  return total;
 }

@@ -20,6 +20,12 @@ export async function findUnit(db: Knex, where: Partial<Pick<UnitRow, 'id' | 'ta
   return row && toUnit(row);
 }
 
+/** A unit that stays as it is until the transaction ends. */
+export async function lockUnit(trx: Knex, id: string): Promise<Unit | undefined> {
+  const row = (await trx('units').where({ id }).forUpdate().first()) as UnitRow | undefined;
+  return row && toUnit(row);
+}
+
 export async function unitsById(db: Knex, ids: readonly string[]): Promise<readonly Unit[]> {
   return ((await db('units').whereIn('id', ids)) as UnitRow[]).map(toUnit);
 }

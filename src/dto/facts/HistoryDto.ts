@@ -1,9 +1,10 @@
 import 'reflect-metadata';
-import { IsIn, IsISO8601, IsOptional, IsUUID, Length, Matches } from 'class-validator';
+import { IsIn, IsOptional, IsUUID, Length, Matches } from 'class-validator';
 import { factKinds, type FactKind } from '@/core/shop/facts';
 import type { HistoryQuery } from '@/core/shop/historyQuery';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import { parseDto } from '../parseDto';
+import { IsDay } from '../times';
 
 class HistoryDto {
   @IsOptional()
@@ -19,8 +20,7 @@ class HistoryDto {
   kind?: FactKind;
 
   @IsOptional()
-  @IsISO8601({ strict: true })
-  @Length(10, 10, { message: 'a day is year-month-day' })
+  @IsDay()
   day?: string;
 
   @IsOptional()

@@ -1,18 +1,7 @@
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsISO8601,
-  IsOptional,
-  IsUUID,
-  Length,
-  Matches,
-  Max,
-  Min,
-  ValidateIf,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
 import { costRules, type CostRule } from '@/core/shared/costRule';
 import type { Payloads } from '@/core/shop/facts';
+import { IsDay } from '../times';
 
 const mostCents = 1_000_000_000;
 
@@ -34,8 +23,7 @@ export class ParcelMadeDto implements Omit<Payloads['parcel-made'], never> {
   @Max(mostCents)
   transportCents!: number;
 
-  @IsISO8601({ strict: true })
-  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'it must be a date like 2026-11-25' })
+  @IsDay()
   receivedOn!: string;
 }
 

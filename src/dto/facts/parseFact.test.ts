@@ -19,6 +19,22 @@ const refusal = (input: unknown) => {
 };
 
 describe('parseFact', () => {
+  test.each(['constructor', '__proto__', 'prototype'])('a key that every object has is refused: %s', (key) => {
+    const given = { ...envelope('note-written', right['note-written']), payload: {} };
+    const hostile = JSON.parse(
+      JSON.stringify(given).replace('"payload":{}', `"payload":{"a":[{"${key}":{}}]}`),
+    ) as unknown;
+    expect(refusal(hostile)).toMatchObject({ reason: 'bad-input', values: { field: key } });
+  });
+
+  test('things in things without end are refused before anything goes in', () => {
+    const deep = JSON.parse(`${'['.repeat(3000)}${']'.repeat(3000)}`) as unknown;
+    expect(refusal({ ...envelope('note-written', right['note-written']), payload: { deep } })).toMatchObject({
+      reason: 'bad-input',
+      values: { field: 'request' },
+    });
+  });
+
   test.each(Object.keys(right) as PostedFactType[])('%s goes through as it is', (type) => {
     const given = envelope(type, right[type]);
     expect(parseFact(given)).toEqual({ ok: true, value: given });

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
-import { IsIn, IsInt, IsISO8601, IsObject, IsOptional, IsUUID, Min, ValidateIf } from 'class-validator';
+import { IsIn, IsInt, IsObject, IsOptional, IsUUID, Matches, Max, Min, ValidateIf } from 'class-validator';
+import { mostOffS } from '@/core/shop/shopTime';
 import { definitions, factTypes, type Fact, type FactType, type Payloads } from '@/core/shop/facts';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { parseDto } from '@/dto/parseDto';
@@ -13,9 +14,13 @@ import {
   UnitTaggedDto,
 } from './dockDtos';
 import {
+  CellToppedUpDto,
   PartAssignedDto,
+  PartReservedDto,
   PartGradedDto,
+  PartHandedOverDto,
   PartReleasedDto,
+  PartLookedAgainDto,
   PartShelvedDto,
   UnitProvenDto,
   UnitSentDto,
@@ -46,6 +51,7 @@ import {
   UnitSetApartDto,
   WipeRecordedDto,
 } from './triageDtos';
+import { IsInstant } from '../times';
 
 /** Facts that come from a browser. */
 export const postedTypes = factTypes.filter((type) => definitions[type].isPosted);
@@ -65,13 +71,25 @@ class EnvelopeDto implements Omit<Fact, 'payload'> {
   @Min(1)
   expects!: number | null;
 
-  @IsISO8601({ strict: true })
+  @IsInstant()
   at!: string;
 
   @IsOptional()
   @IsInt()
   @Min(1)
   rulesVersion?: number;
+
+  /** Where it was done; where the sender is signed in unless given. */
+  @IsOptional()
+  @Matches(/^[a-z0-9-]{1,40}$/)
+  bench?: string;
+
+  /** Seconds by which its sender put its own clock right already. */
+  @IsOptional()
+  @IsInt()
+  @Min(-mostOffS)
+  @Max(mostOffS)
+  clockOffS?: number;
 
   @IsObject()
   payload!: object;
@@ -112,8 +130,15 @@ export const requestClasses: { readonly [T in FactType]: (new () => Payloads[T])
   'hazard-cleared': NothingDto,
   'sheet-closed': BecauseDto,
   'part-graded': PartGradedDto,
+  'part-looked-again': PartLookedAgainDto,
   'part-shelved': PartShelvedDto,
+  'part-reserved': PartReservedDto,
+  'part-unreserved': NothingDto,
+  'part-picked': NothingDto,
+  'part-missed': BecauseDto,
+  'cell-topped-up': CellToppedUpDto,
   'part-scrapped': BecauseDto,
+  'part-handed-over': PartHandedOverDto,
   'part-assigned': PartAssignedDto,
   'part-released': PartReleasedDto,
   'unit-matched': NothingDto,

@@ -1,10 +1,121 @@
-import { IsIn, IsObject, IsUUID, Length, Matches } from 'class-validator';
+import { Type } from 'class-transformer';
+import {
+  IsIn,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import type { CellRecord } from '@/core/battery/cellRecord';
+import type { CellLabel } from '@/core/battery/pack';
+import type { PlusMinus } from '@/core/grading/doubt';
 import type { Payloads } from '@/core/shop/facts';
-import type { Readings } from '@/core/grading/rules';
+import type { Readings } from '@/core/grading/attributes';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
+
+class CellLabelDto implements CellLabel {
+  @Length(1, 40)
+  type!: string;
+
+  @IsNumber()
+  @Min(0.01)
+  @Max(100)
+  ratedAmpHours!: number;
+
+  @IsNumber()
+  @Min(1)
+  @Max(60)
+  ratedVolt!: number;
+
+  @IsNumber()
+  @Min(1)
+  @Max(60)
+  limitVolt!: number;
+}
+
+class CellRecordDto implements CellRecord {
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => CellLabelDto)
+  label?: CellLabelDto;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(120)
+  gaugeShare?: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(200)
+  analyserShare?: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(200)
+  analyserPlusMinus?: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1000)
+  ampHours?: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(10000)
+  wattHours?: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1e6)
+  samples?: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1e6)
+  gaps?: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(-50)
+  @Max(100)
+  celsius?: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(60)
+  restVolt?: number;
+}
 
 export class PartGradedDto implements Omit<Payloads['part-graded'], never> {
   /** Checked against the attributes of the part's category by the core. */
+  @IsObject()
+  readings!: Readings;
+
+  /** Spreads that instruments gave; read leniently, as an attribute that is not asked for holds nothing. */
+  @IsOptional()
+  @IsObject()
+  plusMinus?: PlusMinus;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => CellRecordDto)
+  cell?: CellRecordDto;
+}
+
+export class PartLookedAgainDto implements Omit<Payloads['part-looked-again'], never> {
   @IsObject()
   readings!: Readings;
 }
@@ -12,6 +123,23 @@ export class PartGradedDto implements Omit<Payloads['part-graded'], never> {
 export class PartShelvedDto implements Omit<Payloads['part-shelved'], never> {
   @Matches(/^[A-Z]{1,2}\d{2}$/, { message: 'it must be a bin like B07' })
   bin!: string;
+}
+
+export class PartReservedDto implements Omit<Payloads['part-reserved'], never> {
+  @Matches(/^\S.{0,58}\S$|^\S$/u, { message: 'it must say for whom, in up to 60 letters' })
+  for!: string;
+}
+
+export class PartHandedOverDto implements Omit<Payloads['part-handed-over'], never> {
+  @Matches(/^\S.{0,78}\S$|^\S$/u, { message: 'it must say to whom, in up to 80 letters' })
+  to!: string;
+}
+
+export class CellToppedUpDto implements Omit<Payloads['cell-topped-up'], never> {
+  @IsNumber()
+  @Min(0.5)
+  @Max(60)
+  restVolt!: number;
 }
 
 export class PartAssignedDto implements Omit<Payloads['part-assigned'], never> {

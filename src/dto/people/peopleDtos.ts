@@ -1,6 +1,7 @@
 import 'reflect-metadata';
-import { IsBoolean, IsIn, IsInt, IsISO8601, IsString, Length, Matches, Min, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsString, Length, Matches, Min, ValidateIf } from 'class-validator';
 import { roles, type Role } from '@/core/people/roles';
+import { IsDay } from '../times';
 
 /** Somebody new. */
 export class AddPersonDto {
@@ -17,8 +18,7 @@ export class AddPersonDto {
   usualBench!: string | null;
 
   @ValidateIf((_, value) => value !== null)
-  @IsISO8601({ strict: true })
-  @Length(10, 10, { message: 'a day is year-month-day' })
+  @IsDay()
   certifiedUntil!: string | null;
 }
 

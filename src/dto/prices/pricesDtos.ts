@@ -5,7 +5,6 @@ import {
   ArrayMinSize,
   IsArray,
   IsInt,
-  IsISO8601,
   IsString,
   Length,
   Max,
@@ -13,6 +12,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { IsDay } from '../times';
 
 const mostCents = 100_000_000;
 
@@ -55,8 +55,7 @@ export class SetPricesDto {
   @Length(1, 60)
   modelId!: string;
 
-  @IsISO8601({ strict: true })
-  @Length(10, 10, { message: 'a day is year-month-day' })
+  @IsDay()
   fromDay!: string;
 
   @IsArray()

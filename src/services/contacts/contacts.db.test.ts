@@ -1,5 +1,4 @@
-import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
-import { loadDemo } from '../../../scripts/demo/loadDemo';
+import { demoDay, demoScratch, somebody, type Scratch } from '../../../tests/support/scratch';
 import type { Person } from '@/core/people/roles';
 import { readClaim } from '@/services/dock/readClaim';
 import { readSend } from '@/services/send/readSend';
@@ -8,11 +7,10 @@ import { saveContact } from './saveContact';
 
 let scratch: Scratch;
 let lead: Person;
-const now = new Date('2026-11-27T09:00:00Z');
+const now = demoDay;
 beforeAll(async () => {
-  scratch = await scratchDatabase();
+  scratch = await demoScratch(demoDay);
   lead = await somebody(scratch.db, 'Ada L.', 'lead');
-  await loadDemo(scratch.db, now);
 }, 120_000);
 afterAll(() => scratch.drop());
 

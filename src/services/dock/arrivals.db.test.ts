@@ -3,15 +3,13 @@ import { wordedFact } from '@/core/shop/makeFact';
 import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Person } from '@/core/people/roles';
 import { recordFact } from '@/services/facts/recordFact';
-import { keepPhoto } from '@/services/photos/keepPhoto';
-import { readPhoto } from '@/services/photos/readPhoto';
 import { reportLost } from '@/services/triage/reportLost';
 import { handset } from '../../../tests/support/models';
 import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
 import { findSerial } from './findSerial';
 import { readDock } from './readDock';
 
-/** What comes in may be elsewhere, lost, photographed, or taken away under a colleague’s hands. */
+/** What comes in may be elsewhere, lost, or taken away under a colleague’s hands. */
 let scratch: Scratch;
 let imke: Person;
 const now = new Date('2026-11-26T08:00:00Z');
@@ -159,31 +157,4 @@ test('a parcel cannot be taken back while a unit of it is in triage; after that 
   await act('undone', unitId, { factId: tagging });
   await act('undone', parcelId, { factId: made });
   expect(await scratch.db('parcels').where({ id: parcelId })).toEqual([]);
-});
-
-describe('photos', () => {
-  const jpeg = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
-
-  test('are kept once, belong to one unit, and come back byte for byte', async () => {
-    const parcelId = await parcelWith('Photo lot', []);
-    const unitId = randomUUID();
-    await act('unit-tagged', unitId, { parcelId, lineNo: null });
-    const id = randomUUID();
-    for (let sent = 0; sent < 2; sent += 1)
-      expect(await keepPhoto(scratch.db, { id, unitId, jpeg }, imke, now)).toMatchObject({ ok: true });
-    expect(await scratch.db('unit_photos').where({ id })).toHaveLength(1);
-    expect([...((await readPhoto(scratch.db, unitId, id)) ?? [])]).toEqual([...jpeg]);
-    expect(await readPhoto(scratch.db, randomUUID(), id)).toBeUndefined();
-  });
-
-  test.each<[string, Uint8Array, string]>([
-    ['what is no JPEG', Uint8Array.from([0x89, 0x50, 0x4e, 0x47]), 'file-unreadable'],
-    ['an empty file', Uint8Array.from([]), 'file-unreadable'],
-    ['what is too large', new Uint8Array(3_000_001).fill(0xff), 'file-too-large'],
-    ['a picture of no unit', jpeg, 'not-found'],
-  ])('%s is refused', async (_what, bytes, reason) => {
-    const photo = { id: randomUUID(), unitId: randomUUID(), jpeg: bytes };
-    expect(await keepPhoto(scratch.db, photo, imke, now)).toMatchObject({ ok: false, refusal: { reason } });
-    expect(await scratch.db('unit_photos').where({ id: photo.id })).toEqual([]);
-  });
 });

@@ -4,7 +4,8 @@ import { readManifest, type ManifestPreview } from '@/core/intake/readManifest';
 import type { Outcome } from '@/core/shared/outcome';
 import { findParcel, serialsInShop } from '@/data/parcels/parcelRepository';
 import { mappingOf } from '@/data/parcels/supplierColumns';
-import { readTable, type ReadTable } from '@/files/readTable';
+import type { ReadTable } from '@/files/readTable';
+import { readAside } from '@/workers/documents/readAside';
 
 export interface PreviewedFile {
   readonly encoding: ReadTable['encoding'];
@@ -30,7 +31,8 @@ export async function previewManifest(
   bytes: Uint8Array,
   about: { readonly parcelId?: string | undefined; readonly mapping?: ColumnMapping | undefined } = {},
 ): Promise<Outcome<PreviewedFile>> {
-  const table = readTable(bytes);
+  const told = await readAside('table', bytes);
+  const table = told.ok ? told.value : told;
   if (!table.ok) return table;
   const { rows, encoding, separator } = table.value;
   const head = rows[0] ?? [];

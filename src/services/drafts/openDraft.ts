@@ -4,7 +4,7 @@ import type { Model } from '@/core/procedure/model';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { findDraft, insertDraft } from '@/data/models/draftRepository';
 import { findModel, newestVersion } from '@/data/models/modelRepository';
-import { readDraftDocument } from '@/files/readDraftDocument';
+import { readAside } from '@/workers/documents/readAside';
 
 export type DraftSource =
   | { readonly from: 'model'; readonly modelId: string }
@@ -45,7 +45,9 @@ async function beginning(db: Knex, source: DraftSource): Promise<Outcome<Beginni
       ? accept({ document, basedOn })
       : refuse('unknown-model', { model: source.modelId.slice(0, 60) });
   }
-  const read = readDraftDocument(source.document);
+  const told = await readAside('draft', source.document);
+  if (!told.ok) return told;
+  const read = told.value;
   if ('says' in read) {
     return refuse('model-invalid', {
       count: 1,

@@ -8,7 +8,8 @@ import { isDuplicate } from '@/data/errors';
 import { deleteDraft, findDraft } from '@/data/models/draftRepository';
 import { insertModel, newestVersion, type Publication } from '@/data/models/modelRepository';
 import { transaction } from '@/data/transaction';
-import { isPublishable, readModelDocument } from '@/files/readModelDocument';
+import { isPublishable } from '@/files/readModelDocument';
+import { readAside } from '@/workers/documents/readAside';
 
 /**
  * Publishes a draft as the next version of its model; the draft is done with then.
@@ -28,7 +29,9 @@ export async function publishDraft(
       if (!draft) return refuse('not-found');
       if (draft.version !== expects) return refuse('draft-stale', { by: draft.savedBy, version: draft.version });
       const version = ((await newestVersion(trx, draft.document.id)) ?? 0) + 1;
-      const read = readModelDocument(JSON.stringify({ ...tidied(draft.document), version }));
+      const told = await readAside('model', JSON.stringify({ ...tidied(draft.document), version }));
+      if (!told.ok) return told;
+      const read = told.value;
       const faults = read.problems.filter(({ severity }) => severity === 'error');
       const [first] = faults;
       if (!read.model || !isPublishable(read)) {

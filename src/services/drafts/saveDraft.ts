@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { findDraft, updateDraft } from '@/data/models/draftRepository';
-import { readDraftDocument } from '@/files/readDraftDocument';
+import { readAside } from '@/workers/documents/readAside';
 
 export interface DraftSave {
   readonly id: string;
@@ -17,7 +17,9 @@ export interface DraftSave {
  * @refuses 'not-found'; 'draft-stale' with who saved in between; 'model-invalid' for a shape that could not be drawn
  */
 export async function saveDraft(db: Knex, save: DraftSave, by: string, at: Date): Promise<Outcome<number>> {
-  const read = readDraftDocument(save.document);
+  const told = await readAside('draft', save.document);
+  if (!told.ok) return told;
+  const read = told.value;
   if ('says' in read) {
     return refuse('model-invalid', {
       count: 1,

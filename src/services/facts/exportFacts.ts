@@ -1,4 +1,6 @@
 import { doersOf } from '@/data/facts/doers';
+import { isAtLeastRole, type Role } from '@/core/people/roles';
+import { withoutSecrets } from '@/core/reading/withoutSecrets';
 import { stringify } from 'csv-stringify/sync';
 import type { Knex } from 'knex';
 import type { HistoryQuery } from '@/core/shop/historyQuery';
@@ -12,6 +14,7 @@ const columns = [
   'type',
   'at',
   'received',
+  'clock_off_s',
   'person',
   'bench',
   'unit',
@@ -23,8 +26,13 @@ const columns = [
 ];
 const chunk = 500;
 
-/** The log as CSV text, some lines at a time. A list that was read counts as one fact; its lines are in the payload. */
-export async function* exportFacts(db: Knex, query: HistoryQuery = {}): AsyncGenerator<string, undefined> {
+/** The log as CSV text, some lines at a time. A list that was read counts as one fact; its lines are in the payload. Who only looks on gets no money and no serials. */
+export async function* exportFacts(
+  db: Knex,
+  query: HistoryQuery = {},
+  role: Role = 'lead',
+): AsyncGenerator<string, undefined> {
+  const shown = isAtLeastRole(role, 'technician') ? (payload: unknown) => payload : withoutSecrets;
   const filter = filterOf(query, (await currentRules(db)).shop.timeZone);
   yield stringify([columns]);
   for (let after = 0; ;) {
@@ -42,6 +50,7 @@ export async function* exportFacts(db: Knex, query: HistoryQuery = {}): AsyncGen
         row.type,
         row.client_at.toISOString(),
         row.server_at.toISOString(),
+        row.clock_off_s,
         doers.get(row.id) ?? row.person_id,
         row.bench,
         row.unit_id,
@@ -49,7 +58,7 @@ export async function* exportFacts(db: Knex, query: HistoryQuery = {}): AsyncGen
         row.model_id,
         row.part_ref,
         row.undoes,
-        JSON.stringify(row.payload),
+        JSON.stringify(shown(row.payload)),
       ]),
     );
   }

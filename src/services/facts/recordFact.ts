@@ -16,11 +16,12 @@ import { formatTag } from '@/core/shared/tags';
 import { takeNumbers } from '@/data/counters';
 import { isDuplicate } from '@/data/errors';
 import { findEntities } from '@/data/facts/entityTables';
-import { appendFact, findFact, lastFactAbout } from '@/data/facts/factRepository';
+import { commitFact, findFact, lastFactAbout } from '@/data/facts/factRepository';
 import { loadWorld } from '@/data/facts/loadWorld';
 import { spoolLabels } from '@/data/labels/labelJobs';
-import { countUses, turnBits } from '@/data/screws/bitLives';
+import { bitsBegun, countUses, takeBackBits } from '@/data/screws/bitLives';
 import { saveChanges } from '@/data/facts/saveChanges';
+import { isBench } from '@/data/people/benchRepository';
 import { findMember, findPersonName } from '@/data/people/peopleRepository';
 import { recallsOf } from '@/data/rehearsals/rehearsalRepository';
 import { transaction } from '@/data/transaction';
@@ -50,7 +51,7 @@ export async function recordFact(db: Knex, person: Person, fact: Fact, now: Date
     throw error;
   });
   if (outcome?.ok) return outcome;
-  // The same fact sent twice at the same moment: the other one won, which made ours look wrong, and that is as good.
+  // A fact that was sent before is refused as stale, or met by its own id in the log: either is as good as an answer.
   const twin = await findFact(db, fact.id);
   if (twin) return accept(await repeat(db, twin));
   if (!outcome) throw new Error(`recordFact: ${fact.type} ${fact.id} names something that is there already`);
@@ -58,8 +59,6 @@ export async function recordFact(db: Knex, person: Person, fact: Fact, now: Date
 }
 
 async function record(trx: Knex, person: Person, given: Fact, now: Date): Promise<Outcome<Acknowledged>> {
-  const known = await findFact(trx, given.id);
-  if (known) return accept(await repeat(trx, known));
   const target = given.type === 'undone' ? await findFact(trx, given.payload.factId) : undefined;
   if (given.type === 'undone') {
     if (target && !mayTakeBack(person, target.personId)) return refuse('not-permitted', { role: person.role });
@@ -77,12 +76,18 @@ async function record(trx: Knex, person: Person, given: Fact, now: Date): Promis
   await saveChanges(trx, outcome.value);
   await endHolds(trx, throughTriage(outcome.value));
   await spoolLabels(trx, fact, outcome.value, now);
-  const { id: personId, bench } = person;
+  const personId = person.id;
+  const bench = await benchOf(trx, given, person);
   await countUses(trx, bench, fact);
-  const position = await appendFact(trx, fact, { personId, bench, receivedAt: now }, outcome.value);
-  await turnBits(trx, { ...fact, bench, position }, target);
+  if (target) await takeBackBits(trx, target);
+  const made = { personId, bench, receivedAt: now };
+  const position = await commitFact(trx, fact, made, outcome.value, bitsBegun(bench, fact));
   return accept({ id: fact.id, position, isRepeat: false, results: resultsOf(outcome.value) });
 }
+
+/** Where it was done: a fact that waited goes to its own bench, wherever its person is signed in now. */
+const benchOf = async (trx: Knex, { bench }: Fact, person: Person): Promise<string> =>
+  bench !== undefined && bench !== person.bench && (await isBench(trx, bench)) ? bench : person.bench;
 
 /** Units that left triage or came to it with this fact: a hand that was on them is off. */
 const throughTriage = (changes: readonly Change[]): readonly string[] =>

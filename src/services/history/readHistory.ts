@@ -4,6 +4,7 @@ import { factKinds, type FactKind } from '@/core/shop/facts';
 import type { HistoryQuery } from '@/core/shop/historyQuery';
 import { withNames, type Named } from '@/core/shop/namedIn';
 import { shopDay } from '@/core/shared/shopDay';
+import { listArchives } from '@/data/archive/archiveRepository';
 import { filterOf } from '@/data/facts/factFilter';
 import { latestFacts, type ListedFact } from '@/data/facts/latestFacts';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
@@ -27,13 +28,20 @@ export interface HistoryView {
   readonly kinds: readonly FactKind[];
   /** The shop's day, ISO. */
   readonly today: string;
+  /** How many facts are not in the log any more, but in archives. */
+  readonly archived: number;
 }
 
 const pageRows = 60;
 
 /** One page of what happened, newest first. */
 export async function readHistory(db: Knex, query: HistoryQuery, now: Date): Promise<HistoryView> {
-  const [{ shop }, people, benches] = await Promise.all([currentRules(db), listMembers(db), listBenches(db)]);
+  const [{ shop }, people, benches, archives] = await Promise.all([
+    currentRules(db),
+    listMembers(db),
+    listBenches(db),
+    listArchives(db),
+  ]);
   const facts = await latestFacts(db, pageRows + 1, filterOf(query, shop.timeZone));
   const shown = facts.slice(0, pageRows);
   const named = withNames(shown, await modelsOfUnits(db, shown));
@@ -45,5 +53,6 @@ export async function readHistory(db: Knex, query: HistoryQuery, now: Date): Pro
     benches,
     kinds: Object.keys(factKinds) as FactKind[],
     today: shopDay(now.getTime(), shop.timeZone),
+    archived: archives.reduce((sum, { facts: own }) => sum + own, 0),
   };
 }

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Part, Unit } from '@/core/entities/entities';
 import { modelAmong, type Model } from '@/core/procedure/model';
+import { outlineOf } from '@/core/procedure/outline';
 import { slotNeeds } from '@/core/sale/slots';
 import type { OnShelf } from '@/core/triage/knowledge';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
@@ -11,6 +12,7 @@ import { findUnit, unitsAt } from '@/data/units/unitRepository';
 
 export interface MatchView {
   readonly units: readonly Unit[];
+  /** Whole, where the parts for a unit are here; else in outline. */
   readonly models: readonly Model[];
   /** Parts already set aside, and what may be offered from the shelf: see `offered`. */
   readonly parts: readonly Part[];
@@ -23,8 +25,16 @@ export interface MatchView {
   readonly offered: 'all' | string | null;
 }
 
-/** So many parts go to a screen at once. */
+/** What one unit is matched by. */
+export interface Offered {
+  readonly parts: readonly Part[];
+  /** Its own. */
+  readonly models: readonly Model[];
+}
+
+/** So many parts, and whole models, go to a screen at once. */
 const mostSent = 600;
+const mostModels = 8;
 /** Of parts that are worth the same: more than are offered at a time, so that some may be taken before the page is read again. */
 const mostAlike = 12;
 
@@ -37,20 +47,29 @@ export async function readMatch(db: Knex, now: Date, tag?: string): Promise<Matc
     db,
     units.map(({ id }) => id),
   );
-  const all = { units, models, shelf: shelfStock(tallies) };
-  if (kinds.length * mostAlike <= mostSent || units.length < 2)
-    return { ...all, parts: [...(await oldestOnShelf(db, kinds, mostAlike)), ...assigned], offered: 'all' };
+  const shelf = shelfStock(tallies);
+  if ((kinds.length * mostAlike <= mostSent && models.length <= mostModels) || units.length < 2) {
+    const parts = [...(await oldestOnShelf(db, kinds, mostAlike)), ...assigned];
+    return { units, models, shelf, parts, offered: 'all' };
+  }
   const first = units.find((unit) => unit.tag === tag) ?? units[0];
+  const whole = modelAmong(models, first);
   const own = first ? await oldestOnShelf(db, kindsFor([first], models, tallies), mostAlike) : [];
-  return { ...all, parts: [...own, ...assigned], offered: first?.tag ?? null };
+  return {
+    units,
+    models: models.map((model) => (model === whole ? model : outlineOf(model))),
+    shelf,
+    parts: [...own, ...assigned],
+    offered: first?.tag ?? null,
+  };
 }
 
-/** Parts on the shelf that could go into one unit. Undefined where there is no such unit at Match. */
-export async function readOffered(db: Knex, tag: string, now: Date): Promise<readonly Part[] | undefined> {
+/** Parts on the shelf that could go into one unit, and its model; nothing where there is no such unit at Match. */
+export async function readOffered(db: Knex, tag: string, now: Date): Promise<Offered> {
   const unit = await findUnit(db, { tag });
-  if (unit?.stage !== 'match') return undefined;
+  if (unit?.stage !== 'match') return { parts: [], models: [] };
   const [models, tallies] = await Promise.all([modelsOfUnits(db, [unit], now), readTallies(db, ['stock', 'whole'])]);
-  return oldestOnShelf(db, kindsFor([unit], models, tallies), mostAlike);
+  return { models, parts: await oldestOnShelf(db, kindsFor([unit], models, tallies), mostAlike) };
 }
 
 /** What lies on the shelf of the classes that some slot of the units takes, by what makes one part worth as much as another. */

@@ -6,20 +6,23 @@ import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { isDuplicate } from '@/data/errors';
 import { insertModel, newestVersion, type Publication } from '@/data/models/modelRepository';
 import { transaction } from '@/data/transaction';
-import { isPublishable, readModelDocument } from '@/files/readModelDocument';
+import { isPublishable } from '@/files/readModelDocument';
+import { readAside } from '@/workers/documents/readAside';
 
 /**
  * Publishes a model document. A version once published is never changed: units keep the one they were planned with.
  *
- * @refuses 'model-invalid' with the first fault and how many there are; 'code-taken' for a version not above the newest
+ * @refuses 'model-invalid' with the first fault and how many there are; 'code-taken' for a version not above the newest; as `readAside`
  */
 export async function importModel(db: Knex, text: string, publication: Publication): Promise<Outcome<Model>> {
-  const read = readModelDocument(text);
-  const { model, problems } = read;
+  const told = await readAside('model', text);
+  if (!told.ok) return told;
+  const read = told.value;
+  const { model, problems, more } = read;
   if (!model || !isPublishable(read)) {
     const [first] = problems.filter(({ severity }) => severity === 'error');
     return refuse('model-invalid', {
-      count: problems.length,
+      count: problems.length + more,
       place: first?.place ?? '',
       says: first ? say(first.says) : '',
       mend: first ? say(first.mend) : '',

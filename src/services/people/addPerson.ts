@@ -14,7 +14,8 @@ interface NewPerson {
   readonly role: Role;
   readonly usualBench?: string | null;
   readonly certifiedUntil?: string | null;
-  /** A random one unless given. */
+  /** Random ones unless given. */
+  readonly id?: string;
   readonly pin?: string;
 }
 
@@ -42,7 +43,7 @@ export async function addPerson(
     const judged = judgeMember(await membersForUpdate(trx), null, given);
     if (!judged.ok) return judged;
     const { name, role, usualBench, certifiedUntil } = judged.value;
-    const id = randomUUID();
+    const id = person.id ?? randomUUID();
     await insertPerson(trx, {
       id,
       name,

@@ -1,17 +1,23 @@
 import type { Knex } from 'knex';
 import type { Person } from '@/core/people/roles';
-import { findPerson } from '@/data/people/peopleRepository';
+import { digestOf, findSession, saveSeen } from '@/data/people/sessionRepository';
+import { currentRules } from '@/data/rules/houseRulesRepository';
 
-/** What a browser keeps of a sign-in: who, where, and by which state of the person. */
-export interface SignedIn {
-  readonly personId: string;
-  readonly bench: string;
-  readonly epoch: number;
-}
+/** Of presses one a minute is noted. */
+const notedMs = 60_000;
 
-/** The person as they are today; nobody once they have left, got another PIN, or may do something else. */
-export async function readSignedIn(db: Knex, { personId, bench, epoch }: SignedIn): Promise<Person | undefined> {
-  const row = await findPerson(db, personId);
-  if (!row || row.left_at !== null || row.epoch !== epoch) return undefined;
-  return { id: row.id, name: row.name, role: row.role, bench };
+/**
+ * Who holds a session, as they are today; nobody once it is over: by signing out, by its limits, by leaving, another PIN or role.
+ *
+ * @param isPress  true for what a person does; what a screen asks by itself keeps nobody signed in
+ */
+export async function readSignedIn(db: Knex, token: string, now: Date, isPress = true): Promise<Person | undefined> {
+  const digest = digestOf(token);
+  const session = await findSession(db, digest, now);
+  if (!session) return undefined;
+  if (isPress && now.getTime() - session.seenAt.getTime() >= notedMs) {
+    const { sessions } = await currentRules(db);
+    await saveSeen(db, digest, now, new Date(now.getTime() + sessions.idleMinutes * 60_000));
+  }
+  return session.person;
 }

@@ -7,17 +7,15 @@ import { factsAfter } from '@/data/facts/factRepository';
 import { newestModels } from '@/data/models/modelRepository';
 import { readTallies } from '@/data/tallies/readTallies';
 import { resistanceCounts } from '@/data/yields/resistanceCounts';
-import { loadDemo } from '../../../scripts/demo/loadDemo';
-import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
+import { demoDay, demoScratch, type Scratch } from '../../../tests/support/scratch';
 import { readPlanner } from './readPlanner';
 
 let scratch: Scratch;
-const now = new Date('2026-11-25T12:00:00Z');
+const now = demoDay;
 let log: readonly RecordedFact[];
 const lantern = 'oddkin-lantern-5';
 beforeAll(async () => {
-  scratch = await scratchDatabase();
-  await loadDemo(scratch.db, now);
+  scratch = await demoScratch(demoDay);
   log = await factsAfter(scratch.db, 0, 100_000);
 }, 120_000);
 afterAll(() => scratch.drop());

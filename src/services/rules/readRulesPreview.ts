@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { stocked } from '@/core/entities/stages';
 import { previewRules, type RulesPreview } from '@/core/rules/previewRules';
 import type { EditableRules } from '@/core/rules/ruleFields';
 import { currentRules } from '@/data/rules/houseRulesRepository';
@@ -13,7 +14,7 @@ export async function readRulesPreview(db: Knex, rules: EditableRules, now: Date
     waitingAtTriage(db, now),
     knowledgeGround(db, now),
     currentRules(db),
-    partsAt(db, ['shelf']),
+    partsAt(db, stocked),
     partKinds(db, now),
   ]);
   const shelved = parts.flatMap((part) => {

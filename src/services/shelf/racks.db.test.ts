@@ -1,19 +1,18 @@
-import { scratchDatabase, somebody, type Scratch } from '../../../tests/support/scratch';
+import { demoDay, demoScratch, somebody, type Scratch } from '../../../tests/support/scratch';
 import type { Rack } from '@/core/shelf/racks';
 import { latestShopChanges } from '@/data/people/shopChanges';
 import { listRacks } from '@/data/shelf/rackRepository';
-import { loadDemo } from '../../../scripts/demo/loadDemo';
 import { readBin } from './readBin';
 import { readRacks } from './readRacks';
+import { plainQuery } from '@/core/shelf/shelfQuery';
 import { readShelf } from './readShelf';
 import { saveRack } from './saveRack';
 
 let scratch: Scratch;
 let by: string;
-const now = new Date('2026-11-25T12:00:00Z');
+const now = demoDay;
 beforeAll(async () => {
-  scratch = await scratchDatabase();
-  await loadDemo(scratch.db, now);
+  scratch = await demoScratch(demoDay);
   by = (await somebody(scratch.db, 'Runa', 'lead')).id;
 }, 120_000);
 afterAll(() => scratch.drop());
@@ -28,7 +27,7 @@ describe('racks', () => {
     // A part that is set aside for a build lies in its bin until it is fetched.
     const rows = (await scratch
       .db('parts')
-      .whereIn('place', ['shelf', 'assigned'])
+      .whereIn('place', ['shelf', 'reserved', 'assigned'])
       .whereNotNull('bin')
       .select('bin')) as { bin: string }[];
     expect(racks.reduce((sum, { count }) => sum + count, 0)).toBe(rows.length);
@@ -39,7 +38,7 @@ describe('racks', () => {
 
   test('what came and went of late is what the facts say', async () => {
     const { pace, fullInDays } = await readRacks(scratch.db, now);
-    const shelf = await scratch.db('parts').where({ place: 'shelf' }).count({ n: '*' }).first();
+    const shelf = await scratch.db('parts').whereIn('place', ['shelf', 'reserved']).count({ n: '*' }).first();
     // All of the shelf came in these weeks, and what was taken from it went again.
     expect(pace.stored - pace.taken).toBe(Number((shelf as { n: number }).n));
     expect(pace.days).toBeGreaterThan(5);
@@ -72,15 +71,15 @@ describe('racks', () => {
   });
 
   test('a full shelf never offers scrap: what has no bin says so, and a rack more has room for it', async () => {
-    const { toShelve } = await readShelf(scratch.db, '', 0, now);
+    const { toShelve } = await readShelf(scratch.db, plainQuery, now);
     const stored = toShelve.filter(({ part }) => part.isDataCleared);
     expect(stored.length).toBeGreaterThan(0);
     expect(stored.every(({ bin }) => bin !== null)).toBe(true);
     for (const rack of await listRacks(scratch.db)) await save({ ...rack, isInUse: false });
-    expect((await readShelf(scratch.db, '', 0, now)).toShelve.every(({ bin }) => bin === null)).toBe(true);
+    expect((await readShelf(scratch.db, plainQuery, now)).toShelve.every(({ bin }) => bin === null)).toBe(true);
     expect((await readRacks(scratch.db, now)).left).toBe(0);
     await save({ code: 'F', rows: 1, boxes: 1, room: 500, category: null, isInUse: true });
-    const again = (await readShelf(scratch.db, '', 0, now)).toShelve.filter(({ part }) => part.isDataCleared);
+    const again = (await readShelf(scratch.db, plainQuery, now)).toShelve.filter(({ part }) => part.isDataCleared);
     expect(again.map(({ bin }) => bin)).toEqual(stored.map(() => 'F01'));
   });
 });

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { recount, recountDue } from '@/data/tallies/catchUp';
+import { recountWhenDue } from '@/data/tallies/catchUp';
 
 /** A stretch takes a few hundredths of a second; between two the shop has the machine for itself. */
 const pauseMs = 2000;
@@ -17,8 +17,7 @@ export async function keepCounting(db: Knex, isOver: () => boolean): Promise<voi
   while (!isOver()) {
     let isDue = false;
     try {
-      isDue = await recountDue(db, new Date(), everyMs);
-      if (isDue) await recount(db, new Date());
+      isDue = await recountWhenDue(db, new Date(), everyMs);
     } catch {
       // The database is away, or a shop that is only being set up: the next look finds it.
     }

@@ -3,9 +3,10 @@ import { kindsFound } from '@/core/findings/mark';
 import { deviceTests } from '@/core/procedure/vocabulary';
 import { modelAmong } from '@/core/procedure/model';
 import type { Knex } from 'knex';
+import { grouped } from '@/core/shared/grouped';
 import { actualMoney } from '@/core/triage/actualMoney';
 import { houseHabits, type Habit } from '@/core/triage/houseHabits';
-import { scoreProposals, type ProposalScore } from '@/core/triage/scoreProposals';
+import { scoreProposals, type Judged, type ProposalScore } from '@/core/triage/scoreProposals';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { priceBook } from '@/data/prices/priceBook';
 import { releaseDays } from '@/data/prices/releaseDays';
@@ -18,8 +19,15 @@ import { unitsById } from '@/data/units/unitRepository';
 /** So many of the last decisions are judged. */
 const lookedAt = 1000;
 
+/** A decision that was judged, as far as it is shown. */
+export type JudgedRow = Pick<
+  Judged,
+  'tag' | 'name' | 'proposed' | 'chosen' | 'expected' | 'actualCents' | 'isHeld' | 'byCents'
+>;
+
 /** How the proposals of triage did, and what the house does otherwise. */
-export interface ProposalRecord extends ProposalScore {
+export interface ProposalRecord extends Omit<ProposalScore, 'judged'> {
+  readonly judged: readonly JudgedRow[];
   readonly habits: readonly Habit[];
 }
 
@@ -39,13 +47,15 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalRecord> {
       units.flatMap((unit) => Object.values(unit.fitted)),
     ),
   ]);
+  const unitOf = new Map(units.map((unit) => [unit.id, unit]));
+  const freedFrom = grouped(freed, ({ unitId }) => unitId);
   const score = scoreProposals(
     rows.flatMap(({ unitId, payload, seconds }) => {
-      const unit = units.find(({ id }) => id === unitId);
+      const unit = unitOf.get(unitId);
       if (!unit) return [];
       const written = modelAmong(models, unit);
       const model = written && price(written, released.get(unitId));
-      const own = freed.filter((part) => part.unitId === unitId);
+      const own = freedFrom.get(unitId) ?? [];
       return [
         {
           tag: unit.tag,
@@ -60,5 +70,15 @@ export async function readScore(db: Knex, now: Date): Promise<ProposalRecord> {
       ];
     }),
   );
-  return { ...score, habits: houseHabits(score.judged) };
+  const judged = score.judged.map(({ tag, name, proposed, chosen, expected, actualCents, isHeld, byCents }) => ({
+    tag,
+    name,
+    proposed,
+    chosen,
+    expected,
+    actualCents,
+    isHeld,
+    byCents,
+  }));
+  return { ...score, judged, habits: houseHabits(score.judged) };
 }

@@ -1,6 +1,5 @@
 import { parse } from 'csv-parse/sync';
-import { scratchDatabase, type Scratch } from '../../../tests/support/scratch';
-import { loadDemo } from '../../../scripts/demo/loadDemo';
+import { demoDay, demoScratch, type Scratch } from '../../../tests/support/scratch';
 import { exportFacts } from '@/services/facts/exportFacts';
 import { compareWithLog } from '@/services/facts/compareWithLog';
 import { seenInParcel } from '@/core/triage/seenInParcel';
@@ -14,10 +13,9 @@ import { readYields } from './readYields';
 
 type Counts = Readonly<Record<string, { readonly good: number; readonly sought: number }>>;
 let scratch: Scratch;
-const now = new Date('2026-11-25T12:00:00Z');
+const now = demoDay;
 beforeAll(async () => {
-  scratch = await scratchDatabase();
-  await loadDemo(scratch.db, now);
+  scratch = await demoScratch(demoDay);
 }, 120_000);
 afterAll(() => scratch.drop());
 

@@ -43,7 +43,7 @@ export function Dialog({
   }, []);
   return (
     <Frame ref={frame} tabIndex={-1} aria-label={title} onClose={onClose} onCancel={onClose}>
-      <Box display="flex" justifyContent="space-between" alignItems="center" mb="12px">
+      <Box display="flex" justifyContent="space-between" alignItems="center" gap="18px" mb="12px">
         <Box as="h2" textStyle="figure">
           {title}
         </Box>

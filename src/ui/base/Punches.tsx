@@ -1,34 +1,24 @@
 'use client';
-import { Box, chakra } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import { punches } from '@/core/grading/gradePart';
 import type { Grade } from '@/core/shared/grades';
-import { punchRecipe } from '@/ui/theme/recipes/punch';
+import { punchesRecipe } from '@/ui/theme/recipes/punches';
 import * as words from '@/words/catalogue/base';
 
-const Hole = chakra('span', punchRecipe);
+const Root = chakra('span', punchesRecipe);
 
-/** A grade as its letter and four punch holes, filled from the left. X has none, and its label is cut. */
+/**
+ * A grade as its letter and four punch holes, filled from the left. X has none, and its label is cut. Lists hold many of them,
+ * so it is one styled element, and what is inside is styled by it.
+ */
 export function Punches({ grade, size = 'small' }: { readonly grade: Grade; readonly size?: 'small' | 'large' }) {
   const filled = punches(grade);
   return (
-    <Box
-      as="span"
-      role="img"
-      aria-label={words.grade({ grade })}
-      display="inline-flex"
-      alignItems="center"
-      gap="3px"
-      fontFamily="mono"
-      fontWeight="700"
-      fontSize={size === 'large' ? '30px' : '15px'}
-      textDecoration={grade === 'X' ? 'line-through' : undefined}
-    >
-      <Box as="span" me="2px" aria-hidden>
-        {grade}
-      </Box>
+    <Root role="img" aria-label={words.grade({ grade })} size={size} cut={grade === 'X' ? 'yes' : 'no'}>
+      <b aria-hidden>{grade}</b>
       {[0, 1, 2, 3].map((at) => (
-        <Hole key={at} state={at < filled ? 'filled' : 'open'} size={size} aria-hidden />
+        <i key={at} data-filled={at < filled || undefined} aria-hidden />
       ))}
-    </Box>
+    </Root>
   );
 }

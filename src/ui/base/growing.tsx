@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import * as words from '@/words/catalogue/base';
 
-const usual = { atFirst: 60, step: 120 };
+const usual = { atFirst: 20, step: 60 };
 /** So many rows stand below the chosen one, so that the arrow keys never run into the end. */
 const below = 12;
 

@@ -46,10 +46,10 @@ export function BenchKeys({
       borderTopWidth="1px"
       borderColor="rule"
       display="flex"
-      flexWrap={{ base: 'wrap', lg: 'nowrap' }}
+      flexWrap={{ base: 'wrap', xl: 'nowrap' }}
       gap={{ base: '6px', xl: '8px' }}
       px={{ base: '10px', xl: '20px' }}
-      py={{ base: '8px', lg: '0' }}
+      py={{ base: '8px', xl: '0' }}
       alignItems="center"
     >
       {isHalted ? (

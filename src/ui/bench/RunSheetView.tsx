@@ -11,7 +11,7 @@ import type { Span } from '@/core/statistics/productLimit';
 import type { RunSheet } from '@/core/teardown/sheet/runSheet';
 import { firstRoundOf, type SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { secondsLeft } from '@/ui/timers/timeLeft';
-import { useSecond } from '@/ui/timers/useSecond';
+import { useShopSecond } from '@/ui/timers/useSecond';
 import type { Asked } from './dialogs/BenchDialogs';
 import { BenchHeader } from './BenchHeader';
 import { BenchKeys } from './BenchKeys';
@@ -48,7 +48,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
   const acts = useBenchActs({ ...props, step, operation, clock, replanning, onMoved: () => setFaceShift(0) });
   const { rest, policy } = useSheetWorth(props, state, sheet, step);
 
-  const second = useSecond();
+  const second = useShopSecond();
   const isEarly = timer !== null && second > 0 && secondsLeft(timer, second * 1000) > 0;
 
   const { had, still, inReach } = wantedParts(model, sheet, state, step);
@@ -73,7 +73,7 @@ export function RunSheetView(props: BenchProps & { readonly state: SheetState; r
       pb={{ base: '76px', sm: '0' }}
       display="grid"
       gridTemplateColumns="minmax(0, 1fr)"
-      gridTemplateRows={{ base: 'auto 1fr auto', lg: '60px minmax(0, 1fr) 68px' }}
+      gridTemplateRows={{ base: 'auto 1fr auto', lg: '60px minmax(0, 1fr) minmax(68px, auto)' }}
     >
       <BenchHeader
         {...props}

@@ -1,5 +1,6 @@
 import { sayLater } from '@/ui/base/Refused';
 import { v4 as makeId } from 'uuid';
+import { shopNow } from '@/ui/server/shopClock';
 import type { Unit } from '@/core/entities/entities';
 import { send } from '@/ui/server/send';
 
@@ -23,7 +24,7 @@ export async function authorise({
     type: 'hazard-cleared',
     subjectId: unit.id,
     expects: unit.version,
-    at: new Date().toISOString(),
+    at: new Date(shopNow()).toISOString(),
     payload: {},
   };
   const outcome = await send('POST', '/api/facts/authorised', { personId, pin, fact });

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { temperaturesAt, type HeaterSwitch } from '@/core/heat/fitCoupling';
 import type { HeatQuestion } from '@/core/heat/stackOf';
+import { shopNow } from '@/ui/server/shopClock';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { deviceChannel } from './deviceChannel';
 import * as words from '@/words/catalogue/devices';
@@ -28,7 +29,7 @@ export function SimulatedProbe({
     const { stack, heater } = question;
     const real = { ...heater, coupling: heater.coupling * kinds[kind] };
     const timer = setInterval(() => {
-      const now = Date.now();
+      const now = shopNow();
       const seconds = Math.max(0.1, (now - sinceMs) / 1000);
       const [surface = Number.NaN] = temperaturesAt(stack, real, switches, seconds);
       const celsius = kind === 'broken' ? 850 : Math.round((surface + Math.sin(now) * 0.2) * 10) / 10;

@@ -28,7 +28,7 @@ const files = [
 ] as const;
 
 /** All that leaves the shop: as files, and for programs of its own that read along. */
-export function ExportsScreen({ view: { keys } }: { readonly view: ExportsView }) {
+export function ExportsScreen({ view: { keys, archives } }: { readonly view: ExportsView }) {
   const router = useRouter();
   const [name, setName] = useState('');
   const [made, setMade] = useState<{ readonly name: string; readonly key: string } | null>(null);
@@ -68,6 +68,35 @@ export function ExportsScreen({ view: { keys } }: { readonly view: ExportsView }
           ))}
         </Box>
       </Section>
+      {archives.length > 0 && (
+        <Section title={words.archives()} note={words.archivesSay()} mt="28px">
+          <Box as="ul">
+            {archives.map(({ id, file, units, facts, leftBefore, isHere }) => (
+              <Row key={id} minH="46px">
+                <Box flex="1">
+                  {file}
+                  <Box textStyle="note" color="inkMuted">
+                    {words.archiveHolds({ facts, units, day: day(leftBefore) })}
+                  </Box>
+                </Box>
+                {isHere ? (
+                  <a
+                    href={`/api/archives/${id}`}
+                    download
+                    aria-label={words.download({ what: file, kind: words.gzip() })}
+                  >
+                    <Box as="span" color="action" textDecoration="underline">
+                      {words.gzip()}
+                    </Box>
+                  </a>
+                ) : (
+                  <Box color="waiting">{words.archiveNotHere()}</Box>
+                )}
+              </Row>
+            ))}
+          </Box>
+        </Section>
+      )}
       <Section title={words.readAlong()} note={words.readOnly()} mt="28px">
         <Box py="10px" color="inkMuted">
           {words.readAlongSays()}{' '}

@@ -21,7 +21,7 @@ export function NoticeBar() {
   'use no memo';
   const store = useShopStore();
   useSyncExternalStore(store.subscribe, store.snapshot, () => 0);
-  const { notice, outbox, keptAt } = store;
+  const { notice, outbox, keptAt, leftByOthers } = store;
   const { away, isUnkept, rejected } = outbox;
   const waiting = outbox.waiting.length;
   const [isLooking, setLooking] = useState(false);
@@ -57,6 +57,13 @@ export function NoticeBar() {
           </Caution>
         </Box>
       )}
+      {leftByOthers.map(({ name, count }) => (
+        <Box key={name} maxW="760px" pointerEvents="auto">
+          <Caution tone="waiting" what={words.leftByOthers({ name, count })}>
+            {words.waitForThem()}
+          </Caution>
+        </Box>
+      ))}
       {isUnkept && (
         <Box maxW="760px" pointerEvents="auto">
           <Caution what={words.thisBrowserKeepsNoCopy()}>{words.itsStorageFullOrBlocked()}</Caution>

@@ -17,10 +17,12 @@ import type { Acknowledged } from '@/services/facts/recordFact';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { useRefresher } from '@/ui/live/useRefresher';
 import { pageKeptAt } from '@/ui/offline/keptPages';
-import { browserLaid, browserLetters } from '@/ui/server/browserKeeps';
+import { browserLaid, browserLetters, leftByOthers } from '@/ui/server/browserKeeps';
 import { Outbox, type Answer } from '@/ui/server/outbox';
 import { send } from '@/ui/server/send';
+import { setWhose, type Whose } from '@/ui/server/whose';
 import { judge } from './judge';
+import { askClock, clockOffS, shopNow } from '@/ui/server/shopClock';
 import { ShopStore, type FactOutbox, type Overlaid, type Seeds } from './shopStore';
 
 const ShopContext = createContext<ShopStore | null>(null);
@@ -33,20 +35,23 @@ declare global {
 }
 
 /** Holds what this browser knows ahead of the server, over all screens. */
-export function ShopProvider({ children }: { readonly children: ReactNode }) {
+export function ShopProvider({ person, children }: { readonly person: Whose; readonly children: ReactNode }) {
   const { news } = useRefresher();
   const rules = useHouseRules();
   const [{ store, start, settle }] = useState(() => {
+    // Before anything is kept or sent from this page.
+    if (typeof window !== 'undefined') setWhose(person);
     const holder: { outbox?: FactOutbox } = {};
     const made: ShopStore = new ShopStore(
       judge.now,
       () => holder.outbox as FactOutbox,
       rules,
       makeId,
-      () => new Date(),
+      () => ({ at: new Date(shopNow()).toISOString(), ...(clockOffS() !== 0 && { clockOffS: clockOffS() }) }),
       news,
       // Only a convenience for a page without a server: a browser that keeps nothing does without.
       (id, overlaid) => void browserLaid.keep(id, overlaid).catch(() => undefined),
+      person.bench,
     );
     const begin = () => {
       const keptAt = pageKeptAt();
@@ -69,7 +74,13 @@ export function ShopProvider({ children }: { readonly children: ReactNode }) {
       });
       holder.outbox = outbox;
       window.pluckyAcknowledgedMs = made.acknowledgedMs;
+      // Before anything is dated here, and for timers that others began.
+      void askClock();
       void outbox.resume();
+      void leftByOthers().then(
+        (left) => made.setLeftByOthers(left),
+        () => undefined,
+      );
       const tryNow = () => void outbox.flush();
       window.addEventListener('online', tryNow);
       return () => window.removeEventListener('online', tryNow);
@@ -86,7 +97,10 @@ export function ShopProvider({ children }: { readonly children: ReactNode }) {
 }
 
 async function postFacts(facts: readonly Fact[]): Promise<Outcome<readonly Answer<Acknowledged>[]>> {
-  const outcome = await send<{ answers: readonly Answer<Acknowledged>[] }>('POST', '/api/facts', { facts });
+  const outcome = await send<{ answers: readonly Answer<Acknowledged>[] }>('POST', '/api/facts', {
+    facts,
+    sentAt: new Date(shopNow()).toISOString(),
+  });
   return outcome.ok ? accept(outcome.value.answers) : outcome;
 }
 

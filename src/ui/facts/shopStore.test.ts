@@ -22,7 +22,7 @@ function setUp() {
       () => ({ add: (fact: Fact) => void queued.push(fact) }),
       startingHouseRules,
       () => `id-${(made += 1)}`,
-      () => new Date('2026-11-25T08:00:00Z'),
+      () => ({ at: '2026-11-25T08:00:00.000Z' }),
       () => undefined,
       onLaid,
     );

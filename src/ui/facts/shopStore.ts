@@ -50,6 +50,8 @@ export class ShopStore {
   notice: Notice | null = null;
   /** Ids of what was last taken back here: a new list each time, so that who shows them can tell. */
   takenBack: readonly string[] = [];
+  /** What others left in this browser and waits for them. */
+  leftByOthers: readonly { readonly name: string; readonly count: number }[] = [];
   /** When the page was kept, if this one comes from the browser because the server does not answer. */
   keptAt: string | null = null;
   /** Facts that wait for the server, and those that it refused, until a person has settled each. */
@@ -63,9 +65,10 @@ export class ShopStore {
     private readonly factOutbox: () => Pick<FactOutbox, 'add'>,
     private rules: HouseRules,
     private readonly makeId: () => string,
-    private readonly now: () => Date,
+    private readonly now: () => Pick<Fact, 'at' | 'clockOffS'>,
     private readonly onServerNews: () => void,
     private readonly onLaid: (id: string, overlaid: Overlaid | null) => void = () => undefined,
+    private readonly bench?: string,
   ) {}
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -122,7 +125,7 @@ export class ShopStore {
     const made = judge.makeFact<FactType>(
       world,
       { type, subjectId, payload },
-      { id: this.makeId(), at: this.now().toISOString() },
+      { id: this.makeId(), ...this.now(), ...(this.bench && { bench: this.bench }) },
     );
     if (!made.ok) return this.refused(made);
     return this.take(judge, world, made.value);
@@ -193,6 +196,11 @@ export class ShopStore {
   recall(laid: Iterable<readonly [string, Overlaid]>): void {
     for (const [id, overlaid] of laid)
       if ((this.overlay.get(id)?.version ?? -1) < overlaid.version) this.overlay.set(id, overlaid);
+    this.tell();
+  }
+
+  setLeftByOthers(left: ShopStore['leftByOthers']): void {
+    this.leftByOthers = left;
     this.tell();
   }
 

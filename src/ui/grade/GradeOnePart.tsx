@@ -1,111 +1,194 @@
 'use client';
-import { limitingName } from '@/words/say/attributes';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
+import type { GaugeRecord } from '@/core/battery/health';
 import type { Part } from '@/core/entities/entities';
 import { capOf } from '@/core/findings/partHarm';
-import { gradePart, gradeReading } from '@/core/grading/gradePart';
-import { attributesOf, type Readings } from '@/core/grading/rules';
+import { attributesOf, type Attribute, type Readings } from '@/core/grading/attributes';
+import { doubtful, plusMinusOf } from '@/core/grading/doubt';
+import { gradePart, gradeReading, type Limiting } from '@/core/grading/gradePart';
+import { limitsFor, measuredAttributes, type MeasuredAttribute } from '@/core/shared/gradingRules';
 import { worstGrade, type Grade } from '@/core/shared/grades';
 import type { PartKind } from '@/data/models/partKinds';
 import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
-import { Punches } from '@/ui/base/Punches';
-import { Section } from '@/ui/base/Section';
+import { ScrollBox } from '@/ui/base/ScrollBox';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { Tag } from '@/ui/base/Tag';
 import type { Shop } from '@/ui/facts/ShopProvider';
-import { useKey } from '@/ui/keys/KeysProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { findingNames, partStateNames } from '@/words/say/names';
-import { AttributeRow } from './AttributeRow';
+import { useKey } from '@/ui/keys/KeysProvider';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
+import { limitingName } from '@/words/say/attributes';
+import { findingNames, partStateNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/grade';
+import { Arithmetic } from './Arithmetic';
+import { useHeardParts } from '@/ui/instruments/useHeardParts';
+import { AttributeRow } from './AttributeRow';
+import { BatteryBench } from './battery/BatteryBench';
+import { believed } from './battery/believed';
+import { TwoReadings } from './battery/TwoReadings';
+import { GradeNow, InDoubt } from './GradeNow';
+import { useReadings } from './useReadings';
 
-/** Readings of parts that somebody left in the middle, as long as this page lives. */
-const halfRead = new Map<string, Readings>();
+const isMeasured = (id: string): id is MeasuredAttribute => Object.hasOwn(measuredAttributes, id);
 
 /** One attribute after the other, the grade live beside them with what limits it. */
 export function GradeOnePart({
   part,
   kind,
   from,
+  gauge,
   shop,
+  onLooked,
 }: {
   readonly part: Part;
   readonly kind: PartKind;
   readonly from: string;
+  readonly gauge: GaugeRecord;
   readonly shop: Shop;
+  /** Present on a second look: what was graded before is not shown, and this is told once it is recorded. */
+  readonly onLooked?: (grade: Grade, limiting: Limiting) => void;
 }) {
-  const { gradingLimits } = useHouseRules();
-  const attributes = attributesOf(part.category, gradingLimits);
-  // What was half read before one left, or what a part was graded by that is graded again.
-  const [readings, setReadings] = useState<Readings>(() => halfRead.get(part.id) ?? part.readings);
-  const [wanted, setWanted] = useState<string | null>(null);
+  const rules = useHouseRules();
+  const attributes = attributesOf(part, rules);
+  const { readings, plusMinus, times, cell, read, readAgain, keepCell, forget } = useReadings(
+    part,
+    onLooked !== undefined,
+  );
+  const [wanted, setWanted] = useState<{ readonly id: string; readonly isAgain: boolean } | null>(null);
+  const [isExplained, setExplained] = useState(false);
   const isRead = (id: string) => readings[id] !== undefined;
-  const current = wanted ?? attributes.find(({ id }) => !isRead(id))?.id ?? null;
-  const judged = gradePart(part.category, readings, gradingLimits, part.findings);
+  const current = wanted?.id ?? attributes.find(({ id, isOptional }) => !isOptional && !isRead(id))?.id ?? null;
+  const judged = gradePart(part, readings, rules);
+  const judgement = judged.ok ? judged.value : null;
   const cap = capOf(part.category, part.findings);
   const soFar = worstGrade(attributes.flatMap((attribute) => gradeOf(attribute, readings) ?? []));
-  const grade = judged.ok ? judged.value.grade : soFar;
-  const readCount = attributes.filter(({ id }) => isRead(id)).length;
-  const read = (id: string, reading: number | string) => {
-    const next = { ...readings, [id]: reading };
-    halfRead.set(part.id, next);
-    setReadings(next);
+  const grade = judgement?.grade ?? soFar;
+  const asked = attributes.filter(({ isOptional }) => !isOptional);
+  const readCount = asked.filter(({ id }) => isRead(id)).length;
+  const [inDoubt] = judgement ? doubtful(judgement, plusMinus) : [];
+  const fused = believed(cell, gauge);
+  const name = kind.name.charAt(0).toUpperCase() + kind.name.slice(1);
+  const take = (attribute: Attribute, reading: number | string) => {
+    if (wanted?.isAgain) readAgain(attribute, reading);
+    else read(attribute.id, reading);
     setWanted(null);
   };
-  const name = kind.name.charAt(0).toUpperCase() + kind.name.slice(1);
+  const heard = useHeardParts(
+    part.tag,
+    [
+      ...new Set([
+        ...(current === null ? [] : [current]),
+        ...attributes.map(({ id }) => id).filter((id) => !isRead(id)),
+        ...attributes.map(({ id }) => id),
+      ]),
+    ].filter(isMeasured),
+    (wish, value, spread) => {
+      const attribute = attributes.find(({ id }) => id === wish);
+      if (!attribute) return;
+      if (wanted?.isAgain && wanted.id === attribute.id) readAgain(attribute, value);
+      else read(attribute.id, value, spread);
+      setWanted(null);
+    },
+  );
   const settle = () => {
-    if (judged.ok && shop.act('part-graded', part.id, { readings }).ok) halfRead.delete(part.id);
+    if (onLooked && judgement && shop.act('part-looked-again', part.id, { readings }).ok) {
+      forget();
+      onLooked(judgement.grade, judgement.limiting);
+    }
+    if (onLooked) return;
+    const said = Object.fromEntries(Object.entries(plusMinus).filter(([id]) => isRead(id)));
+    const more = { ...(Object.keys(said).length > 0 && { plusMinus: said }), ...(hasSome(cell) && { cell }) };
+    if (judged.ok && shop.act('part-graded', part.id, { readings, ...more }).ok) forget();
   };
-  const lastRead = attributes.findLast(({ id }) => isRead(id) && id !== current)?.id ?? null;
-  useKey('Backspace', words.previousReading(), () => setWanted(lastRead), lastRead !== null);
+  // Each press one further up, from the one that is being read.
+  const currentAt = attributes.findIndex(({ id }) => id === current);
+  const before = currentAt < 0 ? attributes : attributes.slice(0, currentAt);
+  const lastRead = before.findLast(({ id }) => isRead(id))?.id ?? null;
+  useKey(
+    'Backspace',
+    words.previousReading(),
+    () => setWanted(lastRead === null ? null : { id: lastRead, isAgain: false }),
+    lastRead !== null,
+  );
 
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 260px', xl: 'minmax(0, 1fr) 330px' }}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 270px', xl: 'minmax(0, 1fr) 330px' }}
+      h={{ lg: 'calc(100vh - 84px)' }}
     >
-      <Box p="20px 26px" minW="0">
+      <ScrollBox label={name} p="20px 26px" minW="0">
         <Headline
-          lead={
-            <>
-              {words.fromAtTeardown({
-                modelName: kind.modelName,
-                anUnknownUnit: from || words.unknownUnit(),
-                state: partStateNames[part.state],
-                handling: kind.handling && ` · ${kind.handling}`,
-              })}
-            </>
-          }
-          aside={<Tag code={part.tag} href={`/t/${part.tag}`} />}
+          lead={words.fromAtTeardown({
+            modelName: kind.modelName,
+            anUnknownUnit: from || words.unknownUnit(),
+            state: onLooked ? words.secondLook() : partStateNames[part.state],
+            handling: kind.handling && ` · ${kind.handling}`,
+          })}
+          aside={onLooked ? <Box textStyle="code">{part.tag}</Box> : <Tag code={part.tag} href={`/t/${part.tag}`} />}
         >
           {name}:{' '}
-          {judged.ok
+          {judgement
             ? words.limitedBy({
                 grade: grade === 'X' ? words.scrap2() : grade,
-                limiting: limitingName(judged.value.limiting),
+                limiting: limitingName(judgement.limiting),
               })
-            : words.ofRead({ readCount, attributes: attributes.length })}
+            : words.ofRead({ readCount, attributes: asked.length })}
         </Headline>
+        {part.reuse === 'asked' && kind.reusableIf && (
+          <Caution tone="waiting" what="">
+            {words.reuseAsks({ question: kind.reusableIf })}
+          </Caution>
+        )}
+        {heard.said && (
+          <Box role="status" textStyle="note" mb="8px" color={heard.isFault ? 'danger' : 'sound'}>
+            {heard.said}
+          </Box>
+        )}
+        {part.category === 'battery' && (
+          <BatteryBench
+            partId={part.id}
+            cell={cell}
+            kind={kind}
+            limits={limitsFor(rules, 'capacityShare', part.interchange)}
+            gauge={gauge}
+            run={heard.run}
+            onCell={keepCell}
+          />
+        )}
         <Box as="ul">
           {attributes.map((attribute) => (
             <AttributeRow
               key={attribute.id}
               attribute={attribute}
               reading={readings[attribute.id]}
+              plusMinus={attribute.kind === 'number' ? plusMinusOf(attribute, plusMinus) : 0}
+              times={
+                wanted?.isAgain && wanted.id === attribute.id ? (times[attribute.id] ?? 1) : (times[attribute.id] ?? 0)
+              }
               grade={gradeOf(attribute, readings)}
               isCurrent={attribute.id === current}
-              isLimiting={judged.ok && judged.value.limiting === attribute.id && grade !== 'A'}
-              onRead={(reading) => read(attribute.id, reading)}
-              onWanted={() => setWanted(attribute.id)}
+              isLimiting={judgement?.limiting === attribute.id && grade !== 'A'}
+              onRead={(reading) => take(attribute, reading)}
+              onWanted={() => setWanted({ id: attribute.id, isAgain: false })}
             />
           ))}
         </Box>
-      </Box>
-      <SidePanel>
-        <GradeNow {...{ kind, judged, grade }} hasBegun={readCount > 0} />
+      </ScrollBox>
+      <SidePanel minH="0" overflowY="auto">
+        <GradeNow {...{ kind, judgement, grade }} hasBegun={readCount > 0} />
+        {judgement && inDoubt && (
+          <InDoubt
+            judgement={judgement}
+            attribute={inDoubt}
+            plusMinus={plusMinus}
+            kind={kind}
+            onAgain={() => setWanted({ id: inDoubt.id, isAgain: true })}
+          />
+        )}
+        {fused && <TwoReadings cell={cell} fused={fused} gauge={gauge} />}
         {cap && (
           <Caution tone="waiting" what={words.atBest({ grade: cap.grade })}>
             {words.inItsUnit({ finding: findingNames[cap.finding] })}
@@ -117,14 +200,21 @@ export function GradeOnePart({
           </Box>
         )}
         <Box mt="auto" display="grid" gap="10px">
+          {judgement && (
+            <KeyButton keyName="e" label={words.arithmetic()} size="small" onPress={() => setExplained(true)} />
+          )}
           <KeyButton
             records
             keyName=" "
-            label={words.scrapNext({
-              isJudgedOk: judged.ok ? 'yes' : 'no',
-              isGradeX: grade === 'X' ? 'yes' : 'no',
-              grade,
-            })}
+            label={
+              onLooked
+                ? words.recordSecondLook()
+                : words.scrapNext({
+                    isJudgedOk: judged.ok ? 'yes' : 'no',
+                    isGradeX: grade === 'X' ? 'yes' : 'no',
+                    grade,
+                  })
+            }
             look="action"
             size="wide"
             isEnabled={judged.ok}
@@ -132,59 +222,28 @@ export function GradeOnePart({
           />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
             <KeyButton records keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />
-            <KeyButton
-              records
-              keyName="x"
-              label={words.scrap()}
-              look="danger"
-              onPress={() => void shop.act('part-scrapped', part.id, { because: words.scrappedAtGrading() })}
-            />
+            {!onLooked && (
+              <KeyButton
+                records
+                keyName="x"
+                label={words.scrap()}
+                look="danger"
+                onPress={() => void shop.act('part-scrapped', part.id, { because: words.scrappedAtGrading() })}
+              />
+            )}
           </Box>
         </Box>
       </SidePanel>
+      {isExplained && judgement && (
+        <Arithmetic judgement={judgement} plusMinus={plusMinus} cell={cell} onClose={() => setExplained(false)} />
+      )}
     </Box>
   );
 }
 
-/** The grade so far, what it fetches, and what it would be without what limits it. */
-function GradeNow({
-  kind,
-  judged,
-  grade,
-  hasBegun,
-}: {
-  readonly kind: PartKind;
-  readonly judged: ReturnType<typeof gradePart>;
-  readonly grade: Grade;
-  readonly hasBegun: boolean;
-}) {
-  return (
-    <Section title={words.grade({ isJudgedOk: judged.ok ? 'yes' : 'no' })}>
-      <Box py="16px">
-        {hasBegun ? <Punches grade={grade} size="large" /> : <Box color="inkMuted">{words.nothingReadYet()}</Box>}
-      </Box>
-      <Box color="inkMuted">
-        {judged.ok && grade !== 'X' && words.fetches({ grade: kind.valueCents[grade] ?? 0 })}
-        {judged.ok && grade !== 'A' && judged.value.without !== grade && (
-          <>
-            {' '}
-            {words.wouldBe({
-              isCapped: judged.value.cap ? 'yes' : 'no',
-              limiting: limitingName(judged.value.limiting),
-              without: judged.value.without,
-              hasPrice: kind.valueCents[judged.value.without] === undefined ? 'no' : 'yes',
-              moreCents: (kind.valueCents[judged.value.without] ?? 0) - (kind.valueCents[grade] ?? 0),
-            })}
-          </>
-        )}
-        {judged.ok && grade === 'A' && ` ${words.nothingLimits()}`}
-        {!judged.ok && words.worstAttributeDecidesReadAll()}
-      </Box>
-    </Section>
-  );
-}
+const hasSome = (record: object): boolean => Object.keys(record).length > 0;
 
-function gradeOf(attribute: Parameters<typeof gradeReading>[0], readings: Readings): Grade | undefined {
+function gradeOf(attribute: Attribute, readings: Readings): Grade | undefined {
   const reading = readings[attribute.id];
   return reading === undefined ? undefined : gradeReading(attribute, reading);
 }

@@ -14,6 +14,7 @@ import { Nothing } from '@/ui/base/Nothing';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { clock, day as sayDay } from '@/words/format';
+import { sayClock } from '@/words/say/sayClock';
 import { sayFact } from '@/words/say/sayFact';
 import * as words from '@/words/catalogue/history';
 import { historyAddress } from './historyAddress';
@@ -32,7 +33,7 @@ const WhoDidIt = dynamic(() => import('./WhoDidIt').then((module) => module.WhoD
 
 /** What happened in the shop: by whom, where, of which kind, on which day; each line leads to its thing. */
 export function HistoryScreen({ view, mayCorrect }: { readonly view: HistoryView; readonly mayCorrect: boolean }) {
-  const { query, facts, next, people, benches, kinds, today } = view;
+  const { query, facts, next, people, benches, kinds, today, archived } = view;
   const router = useRouter();
   const ask = (change: Partial<Record<keyof HistoryQuery, string | number | undefined>>) => {
     const { before: _, ...kept } = query;
@@ -139,6 +140,11 @@ export function HistoryScreen({ view, mayCorrect }: { readonly view: HistoryView
           <KeyButton keyName=" " label={words.earlier()} look="action" onPress={() => ask({ before: next })} />
         )}
       </Box>
+      {next === null && archived > 0 && (
+        <Box textStyle="note" color="inkMuted" mt="20px">
+          {words.inArchives({ archived })}
+        </Box>
+      )}
       {wrong && <WhoDidIt fact={wrong} people={people} onClose={() => setWrong(null)} />}
     </Box>
   );
@@ -204,6 +210,7 @@ function FactLine({
           fact.person
         )}
         , {fact.bench}
+        {fact.clockOffS !== null && <Box>{sayClock(fact.clockOffS)}</Box>}
         {fact.signedIn !== null && <Box>{words.signedInAs({ name: fact.signedIn })}</Box>}
       </Box>
     </Box>

@@ -14,6 +14,7 @@ import {
 } from 'react';
 import { flushSync } from 'react-dom';
 import { parseTag } from '@/core/shared/tags';
+import { readBinCode } from '@/core/shelf/binCode';
 import { allHere, late, useLate } from '@/ui/base/late';
 import { KeyDispatcher } from './keyDispatcher';
 import { PedalBar } from './PedalBar';
@@ -50,8 +51,8 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
   const takeScanned = useCallback<TakeScanned>(
     (code) => {
       const tag = parseTag(code)?.tag;
-      if (tag) router.push(`/t/${tag}`);
-      return tag !== undefined || registry.scanCode(code);
+      if (tag && !registry.scanTag(tag)) router.push(`/t/${tag}`);
+      return tag !== undefined || registry.scanCode(code) || openBin(code, router);
     },
     [registry, router],
   );
@@ -60,8 +61,10 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
     const dispatcher = new KeyDispatcher({
       // Drawn before the next key acts: two keys can come in one breath, and the first may open a choice.
       run: (key) => flushSync(() => registry.run(key)),
-      scan: (tag) => router.push(`/t/${tag}`),
-      scanCode: (code) => registry.scanCode(code),
+      scan: (tag) => {
+        if (!registry.scanTag(tag)) router.push(`/t/${tag}`);
+      },
+      scanCode: (code) => registry.scanCode(code) || openBin(code, router),
       later: (work, ms) => {
         const timer = setTimeout(work, ms);
         return () => clearTimeout(timer);
@@ -72,7 +75,7 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
     let isReady = false;
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
-      if (isTyping(event) && event.key !== 'Escape') return;
+      if (isTyping(event) && event.key !== 'Escape' && !isNoFigure(event, registry)) return;
       if (event.key === ' ' ? hasSpace(event.target, registry) : isEnterOf(event)) return;
       // A key held down is one press.
       if (event.repeat && !event.key.startsWith('Arrow')) {
@@ -126,12 +129,26 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
   );
 }
 
+/** What lies in a bin is shown when its label is scanned. */
+function openBin(code: string, router: ReturnType<typeof useRouter>): boolean {
+  const bin = readBinCode(code);
+  if (bin !== null) router.push(`/shelf?bin=${bin}`);
+  return bin !== null;
+}
+
 function isTyping({ target }: KeyboardEvent): boolean {
   return (
     target instanceof HTMLElement &&
     (target.matches('textarea, select') || (target instanceof HTMLInputElement && target.type !== 'checkbox'))
   );
 }
+
+/** A field that takes figures has no use for letters, nor an empty one for Backspace: those that do something do it. */
+const isNoFigure = ({ key, target }: KeyboardEvent, registry: KeyRegistry): boolean =>
+  target instanceof HTMLInputElement &&
+  target.matches('[data-figures]') &&
+  (/^[a-z]$/.test(key) || (key === 'Backspace' && target.value === '')) &&
+  registry.has(key);
 
 /** The help lies over every choice that may be open. */
 const aboveAll = 100;
@@ -179,6 +196,20 @@ export function useScannedCode(take: (code: string) => void): void {
     latest.current = take;
   });
   useLayoutEffect(() => registry?.takeCodes((code) => latest.current(code)), [registry]);
+}
+
+/**
+ * Takes tags that a scanner reads, on a screen that goes through things by their tags; elsewhere a tag opens its thing.
+ *
+ * @param take  false when the tag is nothing to this screen: then it opens its thing
+ */
+export function useOwnTags(take: (tag: string) => boolean): void {
+  const registry = useContext(RegistryContext);
+  const latest = useRef(take);
+  useLayoutEffect(() => {
+    latest.current = take;
+  });
+  useLayoutEffect(() => registry?.takeTags((tag) => latest.current(tag)), [registry]);
 }
 
 /** A way in for what a camera reads: as if a scanner had typed it. */

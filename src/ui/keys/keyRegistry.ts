@@ -11,6 +11,7 @@ export class KeyRegistry {
   private readonly bindings = new Set<KeyBinding>();
   private readonly layers: number[] = [];
   private readonly takers = new Set<(code: string) => void>();
+  private readonly tagTakers = new Set<(tag: string) => boolean>();
   private readonly listeners = new Set<() => void>();
 
   /** Tells whenever what is bound changes. @returns stops telling */
@@ -66,6 +67,17 @@ export class KeyRegistry {
     const take = [...this.takers].at(-1);
     take?.(code);
     return take !== undefined;
+  }
+
+  /** @returns stops taking tags */
+  takeTags(take: (tag: string) => boolean): () => void {
+    this.tagTakers.add(take);
+    return () => void this.tagTakers.delete(take);
+  }
+
+  /** Gives a scanned tag to who asked for tags last; false when nobody did, or it is nothing to them. */
+  scanTag(tag: string): boolean {
+    return [...this.tagTakers].at(-1)?.(tag) ?? false;
   }
 
   has(key: string): boolean {

@@ -37,6 +37,7 @@ const leadPages: readonly Place[] = [
   { keyName: 'b', path: '/shelf/racks', name: words.racksMenu() },
   { keyName: 's', path: '/contacts', name: words.contactsMenu() },
   { keyName: 'd', path: '/exports', name: words.exportsMenu() },
+  { keyName: 'a', path: '/machine', name: words.machineMenu() },
 ];
 
 /** Everywhere one can go, each place with its key: stages by digit, the rest by letter; and light, and leaving. */

@@ -1,38 +1,17 @@
 'use client';
-import { Box } from '@chakra-ui/react';
-import Link from 'next/link';
-import { usePathname } from 'next/navigation';
 import * as words from '@/words/catalogue/line';
+import { PageLinks } from './PageLinks';
 
 const pages = [
   ['/rules', words.houseRulesShort()],
+  ['/rules/grading', words.gradingShort()],
   ['/prices', words.pricesShort()],
   ['/people', words.peopleShort()],
   ['/shelf/racks', words.racksShort()],
   ['/contacts', words.contactsShort()],
   ['/exports', words.exportsShort()],
+  ['/machine', words.machineShort()],
 ] as const;
 
-/** The pages on which leads set up their shop, each one press away from the other. */
-export function LeadPages() {
-  const here = usePathname();
-  return (
-    <Box as="nav" aria-label={words.theShop()} display="flex" gap="20px" mb="14px" textStyle="note" flexWrap="wrap">
-      {pages.map(([path, name]) => (
-        <Link key={path} href={path} prefetch={false} aria-current={here === path ? 'page' : undefined}>
-          <Box
-            as="span"
-            display="inline-block"
-            py="6px"
-            fontWeight={here === path ? '700' : '400'}
-            color={here === path ? 'ink' : 'action'}
-            borderBottomWidth="2px"
-            borderColor={here === path ? 'action' : 'transparent'}
-          >
-            {name}
-          </Box>
-        </Link>
-      ))}
-    </Box>
-  );
-}
+/** The pages on which leads set up their shop. */
+export const LeadPages = () => <PageLinks label={words.theShop()} pages={pages} mb="14px" />;

@@ -9,23 +9,26 @@ import { KeysProvider } from '@/ui/keys/KeysProvider';
 import { LiveUpdates } from '@/ui/facts/LiveUpdates';
 import { MayRecord } from '@/ui/people/MayRecord';
 import { PictureSender } from '@/ui/photos/PictureSender';
+import type { Whose } from '@/ui/server/whose';
 import { TimersProvider } from '@/ui/timers/TimersProvider';
 
 /** What every screen of a signed-in person stands on: keys, facts on their way, news from other benches. */
 export function Workplace({
   rules,
   timers,
+  person,
   mayRecord,
   children,
 }: {
   readonly rules: HouseRules;
   readonly timers: readonly Unit[];
+  readonly person: Whose;
   readonly mayRecord: boolean;
   readonly children: ReactNode;
 }) {
   return (
     <RulesProvider rules={rules}>
-      <ShopProvider>
+      <ShopProvider person={person}>
         <MayRecord value={mayRecord}>
           <KeysProvider>
             <TimersProvider units={timers}>{children}</TimersProvider>

@@ -15,23 +15,26 @@ const broken = () =>
 const faulty = () => new Response('0:{"P":null}\n1a:E{"digest":"2834"}\n', { status: 200 });
 
 /** A fetch that gives these one after the other, the last again and again. */
-function given(answers: readonly (() => Response)[], doors: { here?: () => string } = {}) {
+function given(answers: readonly (() => Response)[], doors: { here?: () => string; follows?: () => boolean } = {}) {
   const asked: string[] = [];
+  const following: boolean[] = [];
   const waited: number[] = [];
   const patient = patientRefresh({
-    fetch: (input) => {
+    fetch: (input, init) => {
       asked.push(String(input));
+      following.push(new Headers(init?.headers).has('plucky-follows'));
       const answer = answers[Math.min(asked.length, answers.length) - 1];
       return answer ? Promise.resolve().then(answer) : Promise.reject(new TypeError('no answer'));
     },
     here: () => shown,
+    follows: () => false,
     wait: (ms) => {
       waited.push(ms);
       return Promise.resolve();
     },
     ...doors,
   });
-  return { patient, asked, waited };
+  return { patient, asked, following, waited };
 }
 const gone = () => {
   throw new TypeError('no way there');
@@ -89,6 +92,15 @@ describe('patientRefresh', () => {
     );
     await expect(patient(shown, rsc)).rejects.toThrow('another page');
     expect(asked).toHaveLength(1);
+  });
+
+  test('the server is told of a refresh that follows others, each time it is asked, and of no other', async () => {
+    const followed = given([gone, whole], { follows: () => true });
+    await followed.patient(shown, rsc);
+    expect(followed.following).toEqual([true, true]);
+    const own = given([whole]);
+    await own.patient(shown, rsc);
+    expect(own.following).toEqual([false]);
   });
 
   test('what was called off is over', async () => {

@@ -4,7 +4,12 @@ export interface PatienceDoors {
   /** The address that is shown. */
   readonly here: () => string;
   readonly wait: (ms: number) => Promise<void>;
+  /** Whether the refresh is asked for because of what others did. */
+  readonly follows: () => boolean;
 }
+
+/** By this the server tells such a refresh from one that somebody waits for. */
+const followsHeader = 'plucky-follows';
 
 const waitsMs = [500, 1000, 2000, 4000, 8000] as const;
 /** A page that faults as often as that does so by itself, and may say so. */
@@ -15,13 +20,14 @@ const mostFaults = 20;
  * refresh that failed for a reason to load the page anew, and one that broke off for a page that cannot be shown: either
  * takes the sheet out of the hands of whoever works on it. Everything else is fetched as ever.
  */
-export function patientRefresh({ fetch: fetchNow, here, wait }: PatienceDoors): typeof fetch {
+export function patientRefresh({ fetch: fetchNow, here, wait, follows }: PatienceDoors): typeof fetch {
   return async (input, init) => {
     if (!isRefreshOf(here(), input, init)) return fetchNow(input, init);
     const shown = here();
+    const asked = follows() ? withHeader(init, followsHeader) : init;
     let faults = 0;
     for (let tries = 0; ; tries += 1) {
-      const response = await fetchNow(input, init).catch((error: unknown) => {
+      const response = await fetchNow(input, asked).catch((error: unknown) => {
         if (isOver(init)) throw error;
         return null;
       });
@@ -32,6 +38,12 @@ export function patientRefresh({ fetch: fetchNow, here, wait }: PatienceDoors): 
       await wait(waitsMs[Math.min(tries, waitsMs.length - 1)] ?? 0);
     }
   };
+}
+
+function withHeader(init: RequestInit | undefined, name: string): RequestInit {
+  const headers = new Headers(init?.headers);
+  headers.set(name, '1');
+  return { ...init, headers };
 }
 
 const isOver = (init: RequestInit | undefined): boolean => init?.signal?.aborted ?? false;

@@ -5,8 +5,12 @@ function page() {
   let isHidden = false;
   const timers: { at: number; work: () => void }[] = [];
   const refreshes: number[] = [];
+  const following: boolean[] = [];
   const refresher = makeRefresher({
-    refresh: () => refreshes.push(clock),
+    refresh: (follows) => {
+      refreshes.push(clock);
+      following.push(follows);
+    },
     now: () => clock,
     later: (work, ms) => timers.push({ at: clock + ms, work }),
     isHidden: () => isHidden,
@@ -25,7 +29,7 @@ function page() {
   const hide = (hidden: boolean) => {
     isHidden = hidden;
   };
-  return { ...refresher, passes, refreshes, hide };
+  return { ...refresher, passes, refreshes, following, hide };
 }
 
 describe('the refresher', () => {
@@ -49,6 +53,18 @@ describe('the refresher', () => {
     expect(Math.min(...gaps)).toBeGreaterThanOrEqual(leastGapMs);
     expect(refreshes.length).toBeLessThanOrEqual(7);
     expect(refreshes.at(-1)).toBeGreaterThanOrEqual(4950);
+  });
+
+  test('what only others did is followed; a refresh that also shows own work is not', () => {
+    const { news, passes, following } = page();
+    news(leastGapMs);
+    passes(5000);
+    news(leastGapMs);
+    news();
+    passes(5000);
+    news(leastGapMs);
+    passes(5000);
+    expect(following).toEqual([true, false, true]);
   });
 
   test('a page that nobody looks at waits, and catches up once when it is seen', () => {

@@ -1,6 +1,7 @@
 /** What a refresher needs of the page, so that it can be tested without one. */
 export interface RefresherDoors {
-  readonly refresh: () => void;
+  /** @param follows  nobody here asked for it: somebody else did something */
+  readonly refresh: (follows: boolean) => void;
   readonly now: () => number;
   readonly later: (work: () => void, ms: number) => unknown;
   readonly isHidden: () => boolean;
@@ -13,7 +14,8 @@ export const leastGapMs = 1000;
 
 /**
  * Makes one refresh of much news: soon after the first, never more often than the gap, and not at all while nobody looks.
- * `seen` is called when the page is looked at again. News may ask for a longer gap: where many follow the same shop.
+ * `seen` is called when the page is looked at again. News of others comes with the gap that the server asks for, news of one's own
+ * without any.
  */
 export function makeRefresher({ refresh, now, later, isHidden }: RefresherDoors): {
   readonly news: (gapMs?: number) => void;
@@ -22,6 +24,7 @@ export function makeRefresher({ refresh, now, later, isHidden }: RefresherDoors)
   let last = Number.NEGATIVE_INFINITY;
   let isPlanned = false;
   let isOwed = false;
+  let follows = true;
   const run = () => {
     isPlanned = false;
     if (isHidden()) {
@@ -29,12 +32,14 @@ export function makeRefresher({ refresh, now, later, isHidden }: RefresherDoors)
       return;
     }
     last = now();
-    refresh();
+    refresh(follows);
+    follows = true;
   };
-  const news = (gapMs = leastGapMs) => {
+  const news = (gapMs?: number) => {
+    if (gapMs === undefined) follows = false;
     if (isPlanned) return;
     isPlanned = true;
-    later(run, Math.max(gatherMs, last + gapMs - now()));
+    later(run, Math.max(gatherMs, last + (gapMs ?? leastGapMs) - now()));
   };
   return {
     news,

@@ -45,15 +45,17 @@ export interface MatchRow {
 export function MatchScreen({ view, first }: { readonly view: MatchView; readonly first: string | undefined }) {
   const [asked, setAsked] = useState<string | undefined>(undefined);
   const offered = useOffered(view, asked);
+  // The whole model of the chosen unit goes before its outline.
+  const models = useMemo(() => [...(offered?.models ?? []), ...view.models], [view, offered]);
   const seeds = useMemo(
-    () => ({ models: view.models, units: view.units, parts: together(view.parts, offered ?? []) }),
-    [view, offered],
+    () => ({ models, units: view.units, parts: together(view.parts, offered?.parts ?? []) }),
+    [view, models, offered],
   );
   const shop = useShop(seeds);
   const partOf = useMemo(() => new Map(shop.parts.map((part) => [part.id, part])), [shop]);
   const rows = useMemo(
-    () => shop.units.filter(({ stage }) => stage === 'match').flatMap((unit) => rowOf(unit, view.models, partOf)),
-    [shop, view.models, partOf],
+    () => shop.units.filter(({ stage }) => stage === 'match').flatMap((unit) => rowOf(unit, models, partOf)),
+    [shop, models, partOf],
   );
   // Where all parts are here, what was just taken is off the shelf already.
   const shelf = useMemo(
@@ -242,10 +244,11 @@ function MatchOneUnit({
             shop.parts.filter(({ place }) => place === 'shelf'),
             { held, shelf },
             rules,
-            movesOf ?? undefined,
+            // An outline does not say what moves.
+            (!isLoading && movesOf) || undefined,
           )
         : [],
-    [model, unit, need, shop.parts, held, shelf, rules, movesOf],
+    [model, unit, need, shop.parts, held, shelf, rules, movesOf, isLoading],
   );
   const assign = (partId: string) => {
     if (!need) return;
@@ -312,7 +315,7 @@ function MatchOneUnit({
           keyName=" "
           label={row.open === 0 ? words.sendTo({ tag: unit.tag, goesTo }) : words.partStillNeeded({ open: row.open })}
           look="action"
-          isEnabled={row.open === 0}
+          isEnabled={row.open === 0 && !isLoading}
           onPress={() => void shop.act('unit-matched', unit.id, {})}
         />
         <KeyButton records keyName="u" label={words.undo()} onPress={() => void shop.takeBack()} />

@@ -32,7 +32,7 @@ export function ImportDialog({
 }) {
   const router = useRouter();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const { model, problems, newest, differences } = preview;
+  const { model, problems, more, newest, differences } = preview;
   const isOld = model !== null && newest !== null && model.version <= newest;
   const publish = async () => {
     const outcome = await send<{ id: string }>('POST', '/api/models/import', text);
@@ -54,7 +54,11 @@ export function ImportDialog({
       <Box minW="560px">
         {model && <Sketch model={model} />}
         {problems.length > 0 ? (
-          <Section title={counts.problems({ count: problems.length })} mt="14px">
+          <Section
+            title={counts.problems({ count: problems.length + more })}
+            note={more > 0 ? words.firstProblemsShown({ shown: problems.length }) : undefined}
+            mt="14px"
+          >
             <ScrollBox label={words.problems()} maxH="240px">
               <ProblemList problems={problems} />
             </ScrollBox>

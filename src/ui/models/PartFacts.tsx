@@ -17,6 +17,8 @@ export function PartFacts({ model, part }: { readonly model: Model; readonly par
     part.hazard?.because,
     part.reusableIf,
     part.heatLimitCelsius !== undefined && words.bearsHeat({ celsius: part.heatLimitCelsius }),
+    part.ratedAmpHours !== undefined && words.rated({ ampHours: part.ratedAmpHours }),
+    part.cell && words.cellLabel(part.cell),
     part.powerReach && words.powerReach({ reach: part.powerReach.replace('-', '_') }),
     ...(part.transfers ?? []).map(({ part: moved, title, detail, tool, breakage }) =>
       words.movesOver({

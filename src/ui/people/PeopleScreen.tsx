@@ -18,11 +18,12 @@ import { BenchList } from './BenchList';
 import { BitTable } from './BitTable';
 import { MemberPanel } from './MemberPanel';
 import { PinSlip, type NewPin } from './PinSlip';
+import { SessionList } from './SessionList';
 import { ShopChangeList } from './ShopChangeList';
 
 /** Who works here, what each may do and where, and the benches: changed on the spot, with what was changed before. */
 export function PeopleScreen({ view, self }: { readonly view: PeopleView; readonly self: string }) {
-  const { members, benches, bits, changes, today } = view;
+  const { members, benches, bits, changes, sessions, today } = view;
   const here = members.filter(({ hasLeft }) => !hasLeft);
   const gone = members.filter(({ hasLeft }) => hasLeft);
   const { chosen, choose } = useChosen([...here, ...gone].map(({ id }) => id));
@@ -87,6 +88,7 @@ export function PeopleScreen({ view, self }: { readonly view: PeopleView; readon
             </Box>
           </Section>
         )}
+        <SessionList sessions={sessions} benches={benches} />
         <BenchList benches={benches} />
         <BitTable bits={bits} benches={benches} />
         <ShopChangeList changes={changes} benches={benches} />

@@ -1,8 +1,10 @@
 'use client';
+import { Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { v4 as makeId } from 'uuid';
 import type { Mark } from '@/core/findings/mark';
 import type { Unit, UnitPhoto } from '@/core/entities/entities';
+import { Refused } from '@/ui/base/Refused';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { pictures, usePictures } from './pictures';
 import { smallJpeg } from './smallJpeg';
@@ -82,6 +84,11 @@ export function TakePhoto({
         look={refused.length > 0 || isUnreadable ? 'fault' : 'quiet'}
         onPress={() => (refused.length > 0 ? again() : field.current?.click())}
       />
+      {refused[0] && (
+        <Text role="status" fontSize="14px" color="danger">
+          <Refused refusal={refused[0].refusal} />
+        </Text>
+      )}
     </>
   );
 }

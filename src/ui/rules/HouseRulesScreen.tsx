@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useRouter } from 'next/navigation';
-import { useRef, useState, useTransition } from 'react';
+import Link from 'next/link';
+import { useRef, useState } from 'react';
 import {
   ruleFields,
   ruleSections,
@@ -21,12 +21,12 @@ import { Section } from '@/ui/base/Section';
 import { SidePanel } from '@/ui/base/SidePanel';
 import { LeadPages } from '@/ui/line/LeadPages';
 import { useShopStore } from '@/ui/facts/ShopProvider';
-import { KeyButton } from '@/ui/keys/KeyButton';
 import { moment } from '@/words/format';
 import { ruleSectionNames } from '@/words/say/ruleWords';
 import * as words from '@/words/catalogue/rules';
 import { RuleRow } from './RuleRow';
 import { RulesConsequences } from './RulesConsequences';
+import { SaveRules } from './SaveRules';
 import { lookAt, useRulesDraft } from './useRulesDraft';
 
 /** How this shop works: every rule with what it changes, and what would change before it is saved. */
@@ -46,24 +46,15 @@ function Rules({
   readonly since: string;
   readonly view: RulesView;
 }) {
-  const router = useRouter();
-  const store = useShopStore();
   const { version, ...standing } = today;
-  const { draft, changes, looked, change, save, discard } = useRulesDraft(today);
+  const rulesDraft = useRulesDraft(today);
+  const { draft, changes, looked, change } = rulesDraft;
   // Fields that hold what cannot be read are drawn anew when a whole document is taken.
   const [taken, setTaken] = useState(0);
-  const [isBusy, start] = useTransition();
   const take = (rules: EditableRules) => {
     change(rules);
     setTaken((before) => before + 1);
   };
-  const keep = () =>
-    start(async () => {
-      const outcome = await save();
-      if (!outcome.ok) return store.show(outcome.refusal);
-      store.show(null);
-      router.refresh();
-    });
   return (
     <Box
       display="grid"
@@ -78,6 +69,7 @@ function Rules({
           {ruleSections.map((section) => (
             <Section key={section} id={`rules-${section}`} title={ruleSectionNames[section]}>
               <ul>
+                {section === 'grading' && <ToGradingRules />}
                 {rowsOf(section).map((fields) => (
                   <RuleRow
                     key={`${fields[0]?.id} ${taken}`}
@@ -107,23 +99,7 @@ function Rules({
             </Box>
             <ImportDocument onTake={take} />
           </Box>
-          <KeyButton
-            keyName="u"
-            label={words.discard()}
-            isEnabled={changes.length > 0}
-            onPress={() => {
-              discard();
-              setTaken((before) => before + 1);
-            }}
-          />
-          <KeyButton
-            keyName=" "
-            label={words.save({ version: version + 1 })}
-            look="action"
-            size="wide"
-            isEnabled={Boolean(looked?.preview) && !isBusy}
-            onPress={keep}
-          />
+          <SaveRules version={version + 1} draft={rulesDraft} onDiscarded={() => setTaken((before) => before + 1)} />
         </Box>
       </SidePanel>
     </Box>
@@ -133,11 +109,25 @@ function Rules({
 /** The rows of a section, each of one field or of those that are read together. */
 function rowsOf(section: RuleSection): readonly (readonly RuleField[])[] {
   const rows = new Map<string, RuleField[]>();
+  // Grading has a screen of its own, with its rulers.
+  if (section === 'grading') return [];
   for (const field of ruleFields.filter((each) => each.section === section)) {
     const row = field.row ?? field.id;
     rows.set(row, [...(rows.get(row) ?? []), field]);
   }
   return [...rows.values()];
+}
+
+function ToGradingRules() {
+  return (
+    <Box as="li" py="10px">
+      <Link href="/rules/grading" prefetch={false}>
+        <Box as="span" color="action" textDecoration="underline">
+          {words.toGradingRules()}
+        </Box>
+      </Link>
+    </Box>
+  );
 }
 
 /** The sections, each one press away, with how much of it is changed. */

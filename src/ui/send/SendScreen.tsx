@@ -105,7 +105,8 @@ export function SendScreen({ view, openShipment }: SendProps) {
       </Box>
       <SidePanel>
         <LatestShipments shipments={view.shipments} />
-        <Box mt="auto" display="grid" gap="10px">
+        {/* However long the list is, the next thing to do stays in view. */}
+        <Box mt="auto" display="grid" gap="10px" py="16px" position={{ lg: 'sticky' }} bottom="0" bg="sheet" data-main>
           <Field label={words.to()}>
             <Input
               value={recipient}

@@ -1,6 +1,7 @@
 import type { IDBPDatabase } from 'idb';
 import type { Letter, LetterStore } from './outbox';
 import type { Refusal } from '@/core/shared/outcome';
+import { whose, type Whose } from './whose';
 
 const lettersName = 'letters';
 const laidName = 'laid';
@@ -11,6 +12,8 @@ interface Row<L> {
   readonly order: number;
   readonly letter: L;
   readonly refusal: Refusal | null;
+  /** Who did it; not known of rows from before that was kept. */
+  readonly by?: Whose | null;
 }
 
 let opened: Promise<IDBPDatabase> | undefined;
@@ -39,20 +42,35 @@ async function open(): Promise<IDBPDatabase> {
   });
 }
 
-/** The letters of one outbox, in the order in which they were made. */
+/** A row that nobody knows whose it is waits for a person to say. */
+const nobodys: Refusal = { reason: 'other-person', values: {} };
+
+/** The letters of one outbox that this page's person made, in that order. What somebody else left waits for them. */
 export function browserLetters<L extends Letter>(box: string): LetterStore<L> {
   let lastOrder = 0;
   return {
     load: async () => {
       const rows = (await (await database()).getAll(lettersName, IDBKeyRange.bound([box], [box, []]))) as Row<L>[];
-      return rows.sort((a, b) => a.order - b.order);
+      return rows
+        .filter(({ by }) => !by || by.id === whose()?.id)
+        .sort((a, b) => a.order - b.order)
+        .map((row) => (row.by === undefined && whose() ? { ...row, refusal: row.refusal ?? nobodys } : row));
     },
     keep: async (letter, refusal) => {
       const order = (lastOrder = Math.max(Date.now(), lastOrder + 1));
-      await (await database()).put(lettersName, { box, order, letter, refusal } satisfies Row<L>);
+      await (await database()).put(lettersName, { box, order, letter, refusal, by: whose() } satisfies Row<L>);
     },
     drop: async (id) => (await database()).delete(lettersName, [box, id]),
   };
+}
+
+/** Who else left something in this browser that waits for them, with how much, by name. */
+export async function leftByOthers(): Promise<readonly { readonly name: string; readonly count: number }[]> {
+  const rows = (await (await database()).getAll(lettersName)) as Row<Letter>[];
+  const counts = new Map<string, number>();
+  for (const { by, refusal } of rows)
+    if (by && by.id !== whose()?.id && !refusal) counts.set(by.name, (counts.get(by.name) ?? 0) + 1);
+  return [...counts].map(([name, count]) => ({ name, count })).sort((a, b) => a.name.localeCompare(b.name));
 }
 
 const tabPrefix = 'plucky-laid ';

@@ -49,7 +49,7 @@ interface Doors<L extends Letter, V> {
 const longestPauseMs = 5000;
 const usuallyAtOnce = 50;
 /** Reasons that pass by themselves. */
-const passing: readonly string[] = ['server-away', 'database-away', 'not-signed-in', 'fault'];
+const passing: readonly string[] = ['server-away', 'database-away', 'not-signed-in', 'other-person', 'fault'];
 
 /**
  * Posts letters in the order in which they were made, once each as far as the log can tell, and keeps them until they are

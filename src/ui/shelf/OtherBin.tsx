@@ -2,16 +2,14 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Part } from '@/core/entities/entities';
-import type { BoxFill } from '@/core/shelf/roomLeft';
+import { readBinCode } from '@/core/shelf/binCode';
 import { Button } from '@/ui/base/Button';
 import { Dialog } from '@/ui/base/Dialog';
 import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
 import { KeyLayer } from '@/ui/keys/KeysProvider';
-import { send } from '@/ui/server/send';
-import { categoryNames } from '@/words/say/names';
-import { sayRefusal } from '@/words/say/sentences';
 import * as texts from '@/words/catalogue/shelf';
+import { binFor } from './binFor';
 
 /** A bin that a person names for a part, by typing or scanning it; one that is full or for something else says so. */
 export function OtherBin({
@@ -26,11 +24,9 @@ export function OtherBin({
   const [typed, setTyped] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const store = async () => {
-    const asked = await send<BoxFill | null>('GET', `/api/bins/${encodeURIComponent(typed.trim())}`);
-    if (!asked.ok) return setFault(sayRefusal(asked.refusal));
-    const said = asked.value ? faultOf(asked.value, part) : texts.noSuchBin();
-    if (asked.value && said === null) onStore(asked.value.code);
-    else setFault(said);
+    const outcome = await binFor(readBinCode(typed) ?? typed, part);
+    if (outcome.ok) onStore(outcome.bin);
+    else setFault(outcome.fault);
   };
   return (
     <KeyLayer>
@@ -49,7 +45,7 @@ export function OtherBin({
             <Input
               autoFocus
               w="140px"
-              maxLength={4}
+              maxLength={8}
               autoComplete="off"
               autoCapitalize="characters"
               aria-invalid={fault !== null || undefined}
@@ -70,10 +66,4 @@ export function OtherBin({
       </Dialog>
     </KeyLayer>
   );
-}
-
-function faultOf({ code: bin, room, count, category }: BoxFill, part: Part): string | null {
-  if (category !== null && category !== part.category)
-    return texts.binForOthers({ bin, kind: categoryNames[category] });
-  return count >= room ? texts.binIsFull({ bin, room }) : null;
 }

@@ -1,6 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Part } from '@/core/entities/entities';
 import type { ShelfView } from '@/services/shelf/readShelf';
 import { Caution } from '@/ui/base/Caution';
@@ -10,9 +10,12 @@ import { Row } from '@/ui/base/Row';
 import { Tag } from '@/ui/base/Tag';
 import type { Shop } from '@/ui/facts/ShopProvider';
 import { useChosenThing } from '@/ui/facts/useChosenThing';
+import { readBinCode } from '@/core/shelf/binCode';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import { useOwnTags, useScannedCode } from '@/ui/keys/KeysProvider';
 import * as texts from '@/words/catalogue/shelf';
 import { Carried } from './Carried';
+import { binFor } from './binFor';
 import { OtherBin } from './OtherBin';
 
 /** Parts that wait for a bin, each with the one it should go in; a person may name another. */
@@ -21,18 +24,37 @@ export function PutAway({
   kinds,
   isLead,
   shop,
+  onInHand,
 }: {
   readonly waiting: readonly { readonly part: Part; readonly bin: string | null }[];
   readonly kinds: ShelfView['kinds'];
   readonly isLead: boolean;
   readonly shop: Shop;
+  /** Told which part is in hand, so that its box can be shown. */
+  readonly onInHand: (id: string | null) => void;
 }) {
   const { chosen, choose } = useChosenThing(waiting.map(({ part }) => part.id));
+  useEffect(() => onInHand(chosen ?? null), [chosen, onInHand]);
   const { shown, ...more } = useGrowing(waiting, ({ part }) => part.id === chosen);
   const [isAsking, setAsking] = useState(false);
   const store = (id: string, bin: string) => void shop.act('part-shelved', id, { bin });
-  const homeless = waiting.filter(({ part, bin }) => part.isDataCleared && bin === null).length;
   const now = waiting.find(({ part }) => part.id === chosen)?.part;
+  const [refused, setRefused] = useState<string | null>(null);
+  // A part's label takes it in hand; a bin's label puts it there.
+  useOwnTags((tag) => {
+    const found = waiting.find(({ part }) => part.tag === tag);
+    if (found) choose(found.part.id);
+    return found !== undefined;
+  });
+  useScannedCode((code) => {
+    const bin = readBinCode(code);
+    if (bin === null || !now) return setRefused(texts.noBinOnLabel({ code: code.slice(0, 20) }));
+    return void binFor(bin, now).then((outcome) => {
+      setRefused(outcome.ok ? null : outcome.fault);
+      if (outcome.ok) store(now.id, outcome.bin);
+    });
+  });
+  const homeless = waiting.filter(({ part, bin }) => part.isDataCleared && bin === null).length;
   return (
     <>
       {homeless > 0 && (
@@ -40,6 +62,9 @@ export function PutAway({
           {isLead ? texts.addRackWith() : texts.askLead()}
         </Caution>
       )}
+      <Box role="alert" color="danger" minH={refused ? '28px' : '0'}>
+        {refused}
+      </Box>
       <Box as="ul">
         {shown.map(({ part, bin }) => {
           const isChosen = part.id === chosen;

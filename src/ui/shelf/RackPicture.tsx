@@ -4,7 +4,14 @@ import type { RackFill } from '@/core/shelf/roomLeft';
 import * as words from '@/words/catalogue/racks';
 
 /** A rack as one stands before it: every box with how full it is. */
-export function RackPicture({ rack }: { readonly rack: RackFill }) {
+export function RackPicture({
+  rack,
+  lit = null,
+}: {
+  readonly rack: RackFill;
+  /** The box in which something goes now. */
+  readonly lit?: string | null;
+}) {
   // Where boxes are many they are too small to be read, and only show how full they are.
   const hasText = rack.boxes <= 12;
   const full = rack.bins.filter(({ count, room }) => count >= room).length;
@@ -28,7 +35,10 @@ export function RackPicture({ rack }: { readonly rack: RackFill }) {
           <Box
             key={code}
             title={words.box({ bin: code, count, room })}
-            bg={isFull ? 'waitingSoft' : 'sheet'}
+            bg={code === lit ? 'actionSoft' : isFull ? 'waitingSoft' : 'sheet'}
+            outline={code === lit ? '3px solid' : undefined}
+            outlineColor="action"
+            outlineOffset="-1px"
             minH="40px"
             minW="0"
             overflow="hidden"

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Refusal } from '@/core/shared/outcome';
+import { binCode } from '@/core/shelf/binCode';
 import type { Rack } from '@/core/shelf/racks';
 import type { RacksView } from '@/services/shelf/readRacks';
 import { Button } from '@/ui/base/Button';
@@ -84,6 +85,12 @@ export function RacksScreen({ view }: { readonly view: RacksView }) {
                   onClick={() => save({ ...rack, isInUse: !rack.isInUse })}
                 >
                   {words.use({ isInUse: rack.isInUse ? 'yes' : 'no' })}
+                </Button>
+                <Button
+                  aria-label={words.labelsOf({ code: rack.code })}
+                  onClick={() => window.open(`/api/labels/${binCode(rack.code)}.pdf`)}
+                >
+                  {words.labels()}
                 </Button>
               </RackFields>
             </Box>

@@ -10,6 +10,8 @@ export const semanticColors = defineSemanticTokens.colors({
   ink: pair('#1B2A2B', '#EDE7D9'),
   inkMuted: pair('#55625F', '#A3ADA8'),
   rule: pair('#D8CDB8', '#2E3C3D'),
+  rulerStretch: pair('#E6DDCB', '#27343A'),
+  rulerScrap: pair('#F3D9D2', '#45282A'),
   action: pair('#0E5A5C', '#7ACBBF'),
   onAction: pair('#FFFCF5', '#0B1A1A'),
   actionSoft: pair('#D9E8E3', '#1E3A3A'),

@@ -1,11 +1,13 @@
 'use client';
 import * as counts from '@/words/catalogue/counts';
 import { capital, list } from '@/words/format';
-import { limitingName } from '@/words/say/attributes';
+import { limitingName, sayReading } from '@/words/say/attributes';
+import { sayCell } from '@/words/say/sayCell';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import type { Part, Unit } from '@/core/entities/entities';
-import type { ThingView } from '@/services/things/readThing';
+import type { ArchivedPart, ThingView } from '@/services/things/readThing';
+import { Caution } from '@/ui/base/Caution';
 import { Headline } from '@/ui/base/Headline';
 import { Punches } from '@/ui/base/Punches';
 import { Section } from '@/ui/base/Section';
@@ -92,6 +94,7 @@ export function ThingScreen({ thing }: { readonly thing: ThingView }) {
       </Box>
       <Section title={words.history()} note={words.newestFirst()}>
         <FactList facts={thing.facts} withDay />
+        {thing.archived && <FromArchive archived={thing.archived} />}
       </Section>
     </Box>
   );
@@ -152,10 +155,26 @@ function PartFacts({ part, name, carries, unitTag }: Extract<ThingView, { readon
           [words.fits(), part.interchange],
           ...(carries.length > 0 ? [[words.stillOnIt(), list(carries)] as const] : []),
           [words.limitedBy(), part.limiting ? capital(limitingName(part.limiting)) : words.notGraded()],
-          ...Object.entries(part.readings).map(([id, reading]) => [id, String(reading)] as const),
+          ...Object.entries(part.readings).map(([id, reading]) => sayReading(id, reading, part.plusMinus?.[id])),
+          ...(part.cell ? [[words.aboutTheCell(), sayCell(part.cell)] as const] : []),
         ]}
       />
     </>
+  );
+}
+
+/** Where the older part of the story is, and what to do when it cannot be read. */
+function FromArchive({ archived: { file, facts, state } }: { readonly archived: ArchivedPart }) {
+  if (state === 'read')
+    return (
+      <Box textStyle="caption" color="inkMuted" mt="10px">
+        {words.readFromArchive({ facts, file })}
+      </Box>
+    );
+  return (
+    <Caution tone="waiting" what={words.inArchive({ facts, file })}>
+      {state === 'away' ? words.archiveAway() : words.archiveDamaged()}
+    </Caution>
   );
 }
 

@@ -4,12 +4,12 @@ import { Box } from '@chakra-ui/react';
 import Link from 'next/link';
 import { sayFixture, secondsLeft } from './timeLeft';
 import type { RunningTimer } from './TimersProvider';
-import { useSecond } from './useSecond';
+import { useShopSecond } from './useSecond';
 import * as words from '@/words/catalogue/timers';
 
 /** Units that wait on fixtures, each with what is left; what is ready stands out and opens its bench. */
 export function TimerList({ timers }: { readonly timers: readonly RunningTimer[] }) {
-  const second = useSecond();
+  const second = useShopSecond();
   return (
     <Box as="ul" display="grid" gap="6px" pt="10px" aria-label={words.timers()}>
       {timers.map(({ unit, timer }) => {

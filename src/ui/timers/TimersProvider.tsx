@@ -5,7 +5,7 @@ import type { Timer, Unit } from '@/core/entities/entities';
 import { beep } from '@/ui/base/beep';
 import { useShop } from '@/ui/facts/ShopProvider';
 import { sayFixture, secondsLeft } from './timeLeft';
-import { useSecond } from './useSecond';
+import { useShopSecond } from './useSecond';
 import * as words from '@/words/catalogue/timers';
 
 export interface RunningTimer {
@@ -42,7 +42,7 @@ const endOf = ({ beganAt, minutes }: Timer): number => Date.parse(beganAt) + min
 
 /** Sound, and the title of the window: the first that is over, else the next that will be. */
 function useAlarms(running: readonly RunningTimer[]): void {
-  const second = useSecond();
+  const second = useShopSecond();
   const title = useRef('');
   useEffect(() => {
     const next = running[0];

@@ -1,5 +1,6 @@
 'use client';
 import { useSyncExternalStore } from 'react';
+import { shopNow } from '@/ui/server/shopClock';
 
 const listeners = new Set<() => void>();
 let timer: ReturnType<typeof setInterval> | undefined;
@@ -14,6 +15,14 @@ function subscribe(listener: () => void): () => void {
     timer = undefined;
   };
 }
+
+/** Draws anew every second by the clock of the shop, by which facts are dated: for how long something has waited. */
+export const useShopSecond = (): number =>
+  useSyncExternalStore(
+    subscribe,
+    () => Math.floor(shopNow() / 1000),
+    () => 0,
+  );
 
 /** Draws anew every second; one clock for all that do. The number is the browser's second, 0 before it runs there. */
 export const useSecond = (): number =>

@@ -1,6 +1,7 @@
 'use client';
 import { units as unitCount } from '@/words/catalogue/counts';
-import { Box } from '@chakra-ui/react';
+import { whole } from '@/words/format';
+import { Box, chakra } from '@chakra-ui/react';
 import Link from 'next/link';
 import type { UnitStage } from '@/core/entities/stages';
 import type { ParcelProgress } from '@/services/today/readToday';
@@ -21,13 +22,23 @@ const fates: Readonly<Record<UnitStage, Fate>> = {
   'kept-apart': 'out',
 };
 
-const colours: Readonly<Record<Fate, string>> = {
-  sold: 'sound',
-  work: 'action',
-  parts: 'twine',
-  out: 'danger',
-  open: 'sunk',
-};
+const mostBoxes = 160;
+
+/** One styled element, however many boxes are in it. */
+const Strip = chakra('div', {
+  base: {
+    display: 'flex',
+    flexWrap: 'wrap',
+    gap: '2px',
+    my: '6px',
+    '& > i': { w: '9px', h: '14px', borderRadius: '1px' },
+    '& > [data-fate=sold]': { bg: 'sound' },
+    '& > [data-fate=work]': { bg: 'action' },
+    '& > [data-fate=parts]': { bg: 'twine' },
+    '& > [data-fate=out]': { bg: 'danger' },
+    '& > [data-fate=open]': { bg: 'sunk', borderWidth: '1px', borderStyle: 'solid', borderColor: 'rule' },
+  },
+});
 const words: Readonly<Record<Fate, string>> = {
   sold: texts.soldOrReady(),
   work: texts.inProgress(),
@@ -43,7 +54,11 @@ export function ParcelStrip({ parcel, stages, untagged }: ParcelProgress) {
   for (const { stage, count } of stages) counts.set(fates[stage], (counts.get(fates[stage]) ?? 0) + count);
   counts.set('open', (counts.get('open') ?? 0) + untagged);
   const total = [...counts.values()].reduce((sum, count) => sum + count, 0);
-  const says = order.flatMap((fate) => ((counts.get(fate) ?? 0) > 0 ? [`${counts.get(fate)} ${words[fate]}`] : []));
+  // In a large parcel a box stands for several units, so that the strip keeps its shares.
+  const each = Math.ceil(total / mostBoxes);
+  const says = order.flatMap((fate) =>
+    (counts.get(fate) ?? 0) > 0 ? [`${whole(counts.get(fate) ?? 0)} ${words[fate]}`] : [],
+  );
   return (
     <Box py="10px" borderBottomWidth="1px" borderColor="rule">
       <Link prefetch={false} href={`/dock?parcel=${parcel.id}`}>
@@ -56,21 +71,13 @@ export function ParcelStrip({ parcel, stages, untagged }: ParcelProgress) {
           </Box>
         </Box>
       </Link>
-      <Box display="flex" flexWrap="wrap" gap="2px" my="6px" aria-hidden>
+      <Strip aria-hidden>
         {order.flatMap((fate) =>
-          Array.from({ length: Math.min(counts.get(fate) ?? 0, 120) }, (_, at) => (
-            <Box
-              key={`${fate}${at}`}
-              w="9px"
-              h="14px"
-              bg={colours[fate]}
-              borderRadius="1px"
-              borderWidth={fate === 'open' ? '1px' : '0'}
-              borderColor="rule"
-            />
+          Array.from({ length: Math.ceil((counts.get(fate) ?? 0) / each) }, (_, at) => (
+            <i key={`${fate}${at}`} data-fate={fate} />
           )),
         )}
-      </Box>
+      </Strip>
       <Box textStyle="note" color="inkMuted">
         {says.join(' · ')}
       </Box>

@@ -4,10 +4,12 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { Job } from '@/core/flow/planToday';
 import { latelyDays, type StageFlow } from '@/core/flow/slowestStage';
+import type { Verdict } from '@/core/machine/judgeMachine';
 import type { Role } from '@/core/people/roles';
 import { shopDay } from '@/core/shared/shopDay';
 import type { LastActor } from '@/data/flow/lastActors';
 import type { TodayView } from '@/services/today/readToday';
+import { Caution } from '@/ui/base/Caution';
 import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
@@ -20,6 +22,7 @@ import { useKey } from '@/ui/keys/KeysProvider';
 import { rowKeys } from '@/ui/keys/rowKeys';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { useChosen } from '@/ui/keys/useChosen';
+import { say as sayMachine } from '@/words/catalogue/core/machine';
 import { say as sayToday } from '@/words/catalogue/core/today';
 import * as words from '@/words/catalogue/today';
 import { clock, minutes as sayMinutes, shortDay } from '@/words/format';
@@ -41,7 +44,12 @@ export function TodayScreen({
   facts,
   firstHour,
   role,
-}: TodayView & { readonly role: Role }) {
+  pressing,
+}: TodayView & {
+  readonly role: Role;
+  /** What a lead has to do for the machine now. */
+  readonly pressing: readonly Verdict[];
+}) {
   const minutes = jobs.reduce((sum, job) => sum + job.minutes, 0);
   const { chosen } = useChosen(jobs.map(({ id }) => id));
   const { shown, ...more } = useGrowing(jobs, ({ id }) => id === chosen);
@@ -53,6 +61,17 @@ export function TodayScreen({
       p="28px"
     >
       <Box minW="0">
+        {pressing.length > 0 && (
+          <Box mb="16px">
+            <Caution what={pressing.map(({ says }) => sayMachine(says)).join(' ')}>
+              <Link href="/machine" prefetch={false}>
+                <Box as="span" textDecoration="underline" fontWeight="600">
+                  {words.lookAtMachine()}
+                </Box>
+              </Link>
+            </Caution>
+          </Box>
+        )}
         {firstHour && <FirstHour steps={firstHour} role={role} isMain={jobs.length === 0} />}
         {(jobs.length > 0 || !firstHour) && (
           <Headline lead={tight ? sayTight(tight) : jobs.length > 0 && words.workInProgressFirst()}>

@@ -3,8 +3,8 @@ import * as counts from '@/words/catalogue/counts';
 import { money, signedMoney } from '@/words/format';
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import type { Judged, ProposalScore } from '@/core/triage/scoreProposals';
-import type { ProposalRecord } from '@/services/triage/readScore';
+import type { JudgedRow as Row, ProposalRecord } from '@/services/triage/readScore';
+import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { Habits } from './Habits';
@@ -17,12 +17,11 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { dispositionNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/triage';
 
-const shown = 40;
-
 /** How did the proposals do, and who was right where they were overruled? From what became of the units. */
 export function ScoreScreen({ score }: { readonly score: ProposalRecord }) {
   const router = useRouter();
   const { decided, followed, judged, held, overruled, habits } = score;
+  const { shown, ...more } = useGrowing(judged);
   return (
     <Box p="24px 28px" maxW="1240px">
       <Headline
@@ -57,10 +56,7 @@ export function ScoreScreen({ score }: { readonly score: ProposalRecord }) {
             />
           </Box>
           {overruled.judged > 0 && <Habits habits={habits} />}
-          <Section
-            title={words.furthestFromExpectationFirst()}
-            note={judged.length > shown ? counts.ofAll({ count: shown, all: judged.length }) : undefined}
-          >
+          <Section title={words.furthestFromExpectationFirst()}>
             <ScrollBox label={words.furthestFromExpectationFirst()} overflowX="auto">
               <Table>
                 <thead>
@@ -75,12 +71,13 @@ export function ScoreScreen({ score }: { readonly score: ProposalRecord }) {
                   </tr>
                 </thead>
                 <tbody>
-                  {judged.slice(0, shown).map((entry) => (
+                  {shown.map((entry) => (
                     <JudgedRow key={entry.tag} entry={entry} />
                   ))}
                 </tbody>
               </Table>
             </ScrollBox>
+            <MoreRows {...more} />
           </Section>
         </Box>
       )}
@@ -88,7 +85,7 @@ export function ScoreScreen({ score }: { readonly score: ProposalRecord }) {
   );
 }
 
-function JudgedRow({ entry }: { readonly entry: Judged }) {
+function JudgedRow({ entry }: { readonly entry: Row }) {
   const { tag, name, proposed, chosen, expected, actualCents, isHeld, byCents } = entry;
   const scale = {
     low: Math.min(0, expected.lowCents, actualCents),
@@ -137,7 +134,7 @@ function Figure({ title, value, note }: { readonly title: string; readonly value
   );
 }
 
-function sayJudged({ judged, held, overruled }: ProposalScore): string {
+function sayJudged({ judged, held, overruled }: Pick<ProposalRecord, 'judged' | 'held' | 'overruled'>): string {
   if (judged.length === 0) return words.noUnitHasFinishedYet();
   const ranges = words.rangeHeldTimes({ held, judged: judged.length });
   if (overruled.judged === 0) return `${ranges}.`;

@@ -24,15 +24,19 @@ import { IdentifyUnit } from './IdentifyUnit';
 import { MarkedDrawing } from './MarkedDrawing';
 import { QuickTests } from './QuickTests';
 import { proposer } from './proposer';
-import { useDocuments } from './useDocuments';
+import { useDocuments, useFetchedAhead, type Documents } from './useDocuments';
 import { useHold } from './useHold';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import * as texts from '@/words/catalogue/triage';
 
+/** So many units ahead are ready to be weighed. */
+const ahead = 4;
+
 /** What is each unit good for? One at a time: identity, marks, tests; the proposal with its money. */
 export function TriageScreen({ view, first }: { readonly view: TriageView; readonly first: string | undefined }) {
   const router = useRouter();
-  const { models, fetchDocument } = useDocuments(view.models);
+  const documents = useDocuments(view);
+  const { models } = documents;
   const seeds = useMemo(() => ({ models, units: view.units, lostSerials: Object.keys(view.lost) }), [models, view]);
   const shop = useShop(seeds);
   // One that was only just called back here is at hand before the server lists it.
@@ -49,6 +53,8 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
     all.find(({ tag }) => tag === first)?.id,
   );
   const unit = waiting.find(({ id }) => id === chosen);
+  const at = unit ? waiting.indexOf(unit) : 0;
+  useFetchedAhead(documents, view, waiting.slice(at, at + ahead));
   // When somebody was quicker, on to the next.
   useHold(unit?.id, (id) => setLost((before) => [...before, id]));
   if (!unit) {
@@ -96,7 +102,7 @@ export function TriageScreen({ view, first }: { readonly view: TriageView; reado
           <KeyButton keyName="z" label={texts.keptApart()} size="small" onPress={() => router.push('/apart')} />
         </Box>
       </Queue>
-      <OneUnit key={unit.id} unit={unit} view={view} models={models} fetchDocument={fetchDocument} shop={shop} />
+      <OneUnit key={unit.id} unit={unit} view={view} documents={documents} shop={shop} />
     </Box>
   );
 }
@@ -106,12 +112,12 @@ const inHandsOf = (name: string | undefined) => (name ? texts.withColleague({ na
 interface OneUnitProps {
   readonly unit: Unit;
   readonly view: TriageView;
-  readonly models: readonly Model[];
-  readonly fetchDocument: ReturnType<typeof useDocuments>['fetchDocument'];
+  readonly documents: Documents;
   readonly shop: Shop;
 }
 
-function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
+function OneUnit({ unit, view, documents, shop }: OneUnitProps) {
+  const { models, knowledgeOf, fetchDocument } = documents;
   const [isIdentifying, setIdentifying] = useState(false);
   const [isExplained, setExplained] = useState(false);
   const latest = useRef(shop);
@@ -125,11 +131,17 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
   const isLost = lostOn !== undefined && !unit.isOwnershipSettled;
   const rules = useHouseRules();
   const propose = useLate(proposer);
+  const knowledge = model && knowledgeOf(model);
   const proposal = useMemo(
-    () => model && propose?.(model, { ...unit, isReportedLost: isLost }, knowledgeFor(view.knowledge, model.id), rules),
-    [propose, model, unit, view, isLost, rules],
+    () =>
+      model &&
+      knowledge &&
+      propose?.(model, { ...unit, isReportedLost: isLost }, knowledgeFor(knowledge, model.id), rules),
+    [propose, model, unit, knowledge, isLost, rules],
   );
-  const isWeighed = !model || Boolean(proposal);
+  // It is identified, and its document is on its way.
+  const isComing = !model && unit.modelId !== null;
+  const isWeighed = model ? Boolean(proposal) : !isComing;
   const valued = proposal?.valued ?? [];
   const proposed: Disposition = valued[0]?.disposition ?? 'quarantine';
   const weighed = valued
@@ -173,7 +185,7 @@ function OneUnit({ unit, view, models, fetchDocument, shop }: OneUnitProps) {
             />
           </>
         ) : (
-          <Nothing>{texts.identifyWithFewKeysOr()}</Nothing>
+          <Nothing>{isComing ? texts.documentOnItsWay() : texts.identifyWithFewKeysOr()}</Nothing>
         )}
       </Box>
       <SidePanel gap="0" minH="0" overflowY="auto">
@@ -252,10 +264,11 @@ function UnitSays({
   const serial = unit.serial ?? line?.serial ?? '';
   const before = view.returns[serial];
   const lostOn = view.lost[plainSerial(serial)];
+  const known = model ?? view.identities.find(({ id }) => id === unit.modelId);
   return (
     <Box flex="1">
       <Box as="h1" textStyle="headline">
-        {model ? `${model.maker} ${model.name}` : texts.whichModel2({ tag: unit.tag })}
+        {known ? `${known.maker} ${known.name}` : texts.whichModel2({ tag: unit.tag })}
       </Box>
       {model && (
         <Box>

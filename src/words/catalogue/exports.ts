@@ -1,5 +1,6 @@
 // Made from words/en/exports.json by `npm run words`. Change it there.
-import { l, select, type Text } from '@/words/runtime';
+import { l, plural, select, type Text } from '@/words/runtime';
+import { number } from '@/words/format';
 
 export const dataOut = () => l`Data out`;
 export const lead = () => l`Everything a lead sees can leave: as files, or read along by a program of your own.`;
@@ -29,3 +30,8 @@ export const keySays = (d: { by: Text; made: Text; isUsed: 'yes' | 'no'; used: T
 export const revoked = () => l`revoked`;
 export const revoke = () => l`Revoke`;
 export const revokeNamed = (d: { name: Text }) => l`Revoke: ${d.name}`;
+export const archives = () => l`Archives`;
+export const archivesSay = () => l`moved out of the log by ./plucky archive`;
+export const archiveHolds = (d: { facts: number; units: number; day: Text }) => l`${plural(d.facts, 0, { "one": l`one fact`, "other": l`${number(d.facts)} facts` })} of ${plural(d.units, 0, { "one": l`one unit`, "other": l`${number(d.units)} units` })} that left before ${d.day}`;
+export const archiveNotHere = () => l`not in its folder`;
+export const gzip = () => l`JSON lines, gzip`;

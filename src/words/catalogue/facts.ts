@@ -3,6 +3,8 @@ import { l, plural, type Text } from '@/words/runtime';
 import { number } from '@/words/format';
 
 export const factToSend = (d: { waiting: number }) => l`${plural(d.waiting, 0, { "one": l`${number(d.waiting)} fact`, "other": l`${number(d.waiting)} facts` })} to send.`;
+export const leftByOthers = (d: { count: number; name: Text }) => l`${plural(d.count, 0, { "one": l`${number(d.count)} fact`, "other": l`${number(d.count)} facts` })} of ${d.name} ${plural(d.count, 0, { "one": l`waits`, "other": l`wait` })} in this browser.`;
+export const waitForThem = () => l`They are sent under that name at the next sign-in here.`;
 export const serverDoesNotAnswer = () => l`The server does not answer.`;
 export const factToSendKeptIn = (d: { waiting: number }) => l`${plural(d.waiting, 0, { "one": l`${number(d.waiting)} fact`, "other": l`${number(d.waiting)} facts` })} to send, kept in this browser.`;
 export const kept = () => l`it is kept.`;

@@ -219,3 +219,7 @@ export const wholeModel = () => l`the whole model`;
 export const jointNamed = (d: { id: Text; what: Text }) => l`joint ${d.id}, ${d.what}`;
 export const partNamed = (d: { name: Text }) => l`part ${d.name}`;
 export const faceNamed = (d: { name: Text }) => l`face ${d.name}`;
+export const cell = () => l`Label of its cell`;
+export const type = () => l`Type code`;
+export const volt = () => l`Rated voltage`;
+export const limitVolt = () => l`Charged to, in volts`;

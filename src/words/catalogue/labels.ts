@@ -21,3 +21,7 @@ export const notGraded = () => l`not graded`;
 export const gradeAndBin = (d: { grade: Text; bin: Text }) => l`grade ${d.grade} · bin ${d.bin}`;
 export const gradeOnly = (d: { grade: Text }) => l`grade ${d.grade}`;
 export const binOnly = (d: { bin: Text }) => l`bin ${d.bin}`;
+export const anyPart = () => l`any part`;
+export const rowAndBox = (d: { row: Text; box: Text; room: Text }) => l`row ${d.row}, box ${d.box}, for ${d.room}`;
+export const rack = (d: { kind: Text }) => l`Rack for ${d.kind}`;
+export const bins = (d: { bins: number }) => l`${plural(d.bins, 0, { "one": l`one bin`, "other": l`${number(d.bins)} bins` })}`;

@@ -3,8 +3,8 @@ import { l, plural, select, type Text } from '@/words/runtime';
 import { number } from '@/words/format';
 
 export const roomFor = (d: { left: number }) => l`${plural(d.left, 0, { "0": l`No bin has room`, "one": l`Room for one more part`, "other": l`Room for ${number(d.left)} more parts` })}`;
-export const fullInWeeks = (d: { days: number; stored: Text; taken: Text; weeks: number }) => l`At the pace of the last ${plural(d.days, 0, { "one": l`day`, "other": l`${number(d.days)} days` })} (${d.stored} stored, ${d.taken} taken) it is full in about ${plural(d.weeks, 0, { "one": l`a week`, "other": l`${number(d.weeks)} weeks` })}.`;
-export const fullInDays = (d: { days: number; stored: Text; taken: Text; full: number }) => l`At the pace of the last ${plural(d.days, 0, { "one": l`day`, "other": l`${number(d.days)} days` })} (${d.stored} stored, ${d.taken} taken) it is full in ${plural(d.full, 0, { "0": l`less than a day`, "one": l`a day`, "other": l`${number(d.full)} days` })}.`;
+export const fullInWeeks = (d: { days: number; stored: number; taken: number; weeks: number }) => l`At the pace of the last ${plural(d.days, 0, { "one": l`day`, "other": l`${number(d.days)} days` })} (${number(d.stored)} stored, ${number(d.taken)} taken) it is full in about ${plural(d.weeks, 0, { "one": l`a week`, "other": l`${number(d.weeks)} weeks` })}.`;
+export const fullInDays = (d: { days: number; stored: number; taken: number; full: number }) => l`At the pace of the last ${plural(d.days, 0, { "one": l`day`, "other": l`${number(d.days)} days` })} (${number(d.stored)} stored, ${number(d.taken)} taken) it is full in ${plural(d.full, 0, { "0": l`less than a day`, "one": l`a day`, "other": l`${number(d.full)} days` })}.`;
 export const notFuller = (d: { stored: Text; taken: Text; days: number }) => l`It is not getting fuller: ${d.stored} stored and ${d.taken} taken in ${plural(d.days, 0, { "one": l`a day`, "other": l`${number(d.days)} days` })}.`;
 export const tooEarly = () => l`How long that lasts is said after some days of shelving.`;
 export const addRackNow = () => l`Add a rack below, give one more boxes, or use one again.`;
@@ -29,3 +29,5 @@ export const useOf = (d: { isInUse: 'yes' | 'no'; code: Text }) => l`${select(d.
 export const newRack = (d: { code: Text }) => l`New rack ${d.code}`;
 export const addRack = (d: { code: Text }) => l`Add rack ${d.code}`;
 export const firstLead = () => l`Parts with the same class and grade go together; what a rack is kept for goes there first.`;
+export const labels = () => l`Labels`;
+export const labelsOf = (d: { code: Text }) => l`Labels of rack ${d.code}`;

@@ -59,3 +59,8 @@ export const sale = () => l`Sale`;
 export const marginSoFar = () => l`So far`;
 export const margin = () => l`Margin`;
 export const sellingCosts = () => l`Fee, packing and post`;
+export const readFromArchive = (d: { facts: number; file: Text }) => l`${plural(d.facts, 0, { "one": l`One of these is`, "other": l`${number(d.facts)} of these are` })} read from the archive ${d.file}.`;
+export const inArchive = (d: { facts: number; file: Text }) => l`${plural(d.facts, 0, { "one": l`One older fact is`, "other": l`${number(d.facts)} older facts are` })} in the archive ${d.file}.`;
+export const archiveAway = () => l`The file is not there. Put it back into the folder of archives of your shop, and open this again.`;
+export const archiveDamaged = () => l`The file is not as it was written. Put a copy from your backups in its place, and open this again.`;
+export const aboutTheCell = () => l`the cell`;

@@ -2,6 +2,7 @@
 import { l, plural, type Text } from '@/words/runtime';
 import { minutes, number } from '@/words/format';
 
+export const lookAtMachine = () => l`What to do`;
 export const soldOrReady = () => l`sold or ready`;
 export const inProgress = () => l`in progress`;
 export const forParts = () => l`for parts`;

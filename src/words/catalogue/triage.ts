@@ -40,7 +40,7 @@ export const testIs = (d: { test: Text; result: Text }) => l`${d.test}: ${d.resu
 export const restOk = () => l`Rest OK`;
 export const decideAboutUnitAtTriage = () => l`Decide about a unit at Triage. Its proposal is then compared with what the unit brings in.`;
 export const backToTriage = () => l`Back to triage`;
-export const noProposalsYet = (d: { decided: number; followed: Text }) => l`${plural(d.decided, 0, { "0": l`No proposals yet`, "other": l`The proposal was followed ${d.followed} of ${d.decided} times` })}`;
+export const noProposalsYet = (d: { decided: number; followed: number }) => l`${plural(d.decided, 0, { "0": l`No proposals yet`, "other": l`The proposal was followed ${number(d.followed)} of ${number(d.decided)} times` })}`;
 export const unitCountsOnceReleasedFor = () => l`A unit counts once it is released for sale, or once all its parts are graded.`;
 export const rangesThatHeld = () => l`Ranges that held`;
 export const n80Promise = () => l`80 % is the promise`;
@@ -112,5 +112,6 @@ export const goOnAndNote = () => l`Go on, and note at Triage what the proposal d
 export const noHabitIsClear = () => l`Nothing that is done otherwise here is clearly dearer or better yet: it takes five finished units of a kind at least.`;
 export const rangeOfHabit = (d: { low: number; high: number }) => l`80 % range: ${money(d.low)} to ${money(d.high)}`;
 export const modelNotKnown = () => l`model not known`;
+export const documentOnItsWay = () => l`Fetching how it comes apart. It is weighed as soon as that is here.`;
 export const weighing = () => l`Weighing the choices …`;
 export const together = () => l`together`;

@@ -13,7 +13,7 @@ export const goodPartsPer100Sought = () => l`Good parts per 100 sought`;
 export const dotToExpectBar95 = () => l`dot: to expect · bar: 95 % · good: no scrap`;
 export const takeDonorApartAndGrade = () => l`Take a donor apart and grade its parts.`;
 export const defectsByPartAndCause = () => l`Defects by part and cause`;
-export const reported = (d: { count: Text }) => l`${d.count} reported`;
+export const reported = (d: { count: number }) => l`${number(d.count)} reported`;
 export const nothingReported = () => l`Nothing reported.`;
 export const unitsFinishedPerDay = () => l`Units finished per day`;
 export const filledReleasedForSaleOpen = () => l`filled: released for sale · open: sent`;

@@ -32,5 +32,12 @@ export function readNumber(text: string): number | undefined {
   return Number(`${whole.replaceAll(other, '')}.${parts}`);
 }
 
+/** The same, where it may be below nought. */
+export function readSigned(text: string): number | undefined {
+  const [, sign = '', rest = ''] = /^\s*([-−]?)(.*)$/.exec(text) ?? [];
+  const value = readNumber(rest);
+  return value === undefined ? undefined : sign ? -value : value;
+}
+
 /** A number as it is typed into a field: without groups, and with the sign that this shop puts before the parts. */
 export const writeNumber = (value: number): string => String(value).replace('.', signs().decimal);

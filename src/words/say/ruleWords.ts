@@ -7,8 +7,11 @@ import {
   type RuleSection,
   type RuleValue,
 } from '@/core/rules/ruleFields';
+import { grades } from '@/core/shared/grades';
+import type { AttributeId } from '@/core/grading/attributes';
 import * as words from '@/words/catalogue/rules';
-import { list, money, number } from '@/words/format';
+import { capital, list, money, number } from '@/words/format';
+import { attributeHows, attributeNames, choiceName } from './attributes';
 import { writeNumber } from './readNumber';
 
 export const ruleSectionNames: Readonly<Record<RuleSection, string>> = {
@@ -28,7 +31,9 @@ interface RuleWords {
   readonly says: string;
 }
 
-const named: Readonly<Record<Exclude<RuleId, `gradingLimits.${string}`> | RuleRowId, RuleWords>> = {
+type Grading = `gradingLimits.${string}` | `gradingChoices.${string}`;
+
+const named: Readonly<Record<Exclude<RuleId | RuleRowId, Grading>, RuleWords>> = {
   'shop.name': { name: words.shopName(), says: words.shopNameSays() },
   'shop.address': { name: words.shopAddress(), says: words.shopAddressSays() },
   'shop.currency': { name: words.shopCurrency(), says: words.shopCurrencySays() },
@@ -36,6 +41,8 @@ const named: Readonly<Record<Exclude<RuleId, `gradingLimits.${string}`> | RuleRo
   'shop.timeZone': { name: words.shopTimeZone(), says: words.shopTimeZoneSays() },
   'label.widthMm': { name: words.labelWidth(), says: words.labelWidthSays() },
   'label.heightMm': { name: words.labelHeight(), says: words.labelHeightSays() },
+  'sessions.idleMinutes': { name: words.idleMinutes(), says: words.idleMinutesSays() },
+  'sessions.longestHours': { name: words.longestHours(), says: words.longestHoursSays() },
   'selling.feeShare': { name: words.sellingFee(), says: words.sellingFeeSays() },
   'selling.perUnitCents': { name: words.sellingUnit(), says: words.sellingUnitSays() },
   'fixtures.clamp': { name: words.clamps(), says: words.fixtureSays() },
@@ -65,11 +72,7 @@ const named: Readonly<Record<Exclude<RuleId, `gradingLimits.${string}`> | RuleRo
   'schools.torque': { name: words.torque(), says: words.torqueSays() },
   'schools.usedOnce': { name: words.usedOnce(), says: words.usedOnceSays() },
   'schools.howFar': { name: words.howFar(), says: words.howFarSays() },
-  'gradingLimits.capacityShare': { name: words.capacityShare(), says: words.capacityShareSays() },
-  'gradingLimits.cycles': { name: words.cycles(), says: words.cyclesSays() },
-  'gradingLimits.resistanceMilliOhm': { name: words.resistanceMilliOhm(), says: words.resistanceMilliOhmSays() },
-  'gradingLimits.deadPixels': { name: words.deadPixels(), says: words.deadPixelsSays() },
-  'gradingLimits.touchCoverage': { name: words.touchCoverage(), says: words.touchCoverageSays() },
+  classLimits: { name: words.classLimits(), says: words.classLimitsSays() },
   gradeMix: { name: words.mixOf(), says: words.mixSays() },
   'gradeMix.A': { name: words.mix({ grade: 'A' }), says: words.mixSays() },
   'gradeMix.B': { name: words.mix({ grade: 'B' }), says: words.mixSays() },
@@ -80,12 +83,25 @@ const named: Readonly<Record<Exclude<RuleId, `gradingLimits.${string}`> | RuleRo
 };
 
 /** What a row of rules is called, and what it changes. */
-export const ruleRowWords = ({ id, row }: RuleField): RuleWords => named[row ?? (id as keyof typeof named)];
+export function ruleRowWords({ id, row }: RuleField): RuleWords {
+  const attribute = attributeOf(id);
+  if (attribute) return { name: capital(attributeNames[attribute]), says: attributeHows[attribute] };
+  return named[(row ?? id) as keyof typeof named];
+}
+
+/** The attribute that a rule of grading is about. */
+const attributeOf = (id: RuleId): AttributeId | undefined =>
+  /^grading(Limits|Choices)\./.test(id) ? (id.split('.')[1] as AttributeId) : undefined;
 
 /** What one rule is called; one of a row by its row and its grade. */
 export function ruleName({ id, row }: RuleField): string {
-  if (row === undefined || row === 'gradeMix') return named[id as keyof typeof named].name;
-  return words.limitOf({ name: named[row].name, grade: id.split('.').at(-1) ?? '' });
+  const attribute = attributeOf(id);
+  const last = id.split('.').at(-1) ?? '';
+  if (attribute === undefined || row === undefined) return named[id as keyof typeof named].name;
+  const name = capital(attributeNames[attribute]);
+  return id.startsWith('gradingLimits')
+    ? words.limitOf({ name, grade: last })
+    : words.choiceOf({ name, choice: choiceName(attribute, last) });
 }
 
 export const ruleChoiceNames: Readonly<Record<string, string>> = {
@@ -108,6 +124,7 @@ export const ruleChoiceNames: Readonly<Record<string, string>> = {
   tray: words.screwsTray(),
   mat: words.screwsMat(),
   piles: words.screwsPiles(),
+  ...Object.fromEntries(grades.map((grade) => [grade, grade])),
   yes: words.yes(),
   no: words.no(),
 };
@@ -116,6 +133,7 @@ export const ruleChoiceNames: Readonly<Record<string, string>> = {
 export const ruleUnits: Readonly<Record<RuleKind['is'], string>> = {
   text: '',
   names: '',
+  'class-limits': '',
   choice: '',
   number: '',
   money: '',
@@ -128,9 +146,15 @@ export const ruleUnits: Readonly<Record<RuleKind['is'], string>> = {
 /** A rule's value as it is typed: without its unit, and as this shop writes numbers. */
 export function writeRule({ is }: RuleKind, value: RuleValue): string {
   if (typeof value !== 'number') return value === null ? '' : String(value);
-  if (is === 'text' || is === 'choice' || is === 'names') return String(value);
+  if (is === 'text' || is === 'choice' || is === 'names' || is === 'class-limits') return String(value);
   const written = Math.round((value / perWritten[is]) * 1e4) / 1e4;
   return is === 'money' ? written.toFixed(2).replace('.', writeNumber(0.5).charAt(1)) : writeNumber(written);
+}
+
+function sayClassLimits(line: string): string {
+  const [interchange = '', attribute = '', ...limits] = line.split(' ');
+  const name = attributeNames[attribute as AttributeId];
+  return words.classLimitsOf({ interchange, name, limits: limits.map((limit) => number(Number(limit))).join(' · ') });
 }
 
 /** A rule's value as a sentence says it. */
@@ -138,6 +162,7 @@ export function sayRule(kind: RuleKind, value: RuleValue): string {
   if (value === null || value === '') return words.nothing();
   if (kind.is === 'choice') return ruleChoiceNames[String(value)] ?? String(value);
   if (kind.is === 'names') return list(String(value).split('\n'));
+  if (kind.is === 'class-limits') return list(String(value).split('\n').map(sayClassLimits));
   if (typeof value !== 'number' || kind.is === 'text') return String(value);
   if (kind.is === 'money') return money(value);
   return words.valueWithUnit({ value: number(value / perWritten[kind.is]), unit: ruleUnits[kind.is] }).trim();

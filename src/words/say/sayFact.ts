@@ -3,6 +3,7 @@ import type { NamedIn } from '@/core/shop/namedIn';
 import type { ReplanCause, SkipCause, WipeMethod } from '@/core/entities/stages';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/history';
+import { number } from '@/words/format';
 import { limitingName } from './attributes';
 import {
   costRuleNames,
@@ -90,8 +91,20 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
       grade: verdict?.grade,
       limiting: verdict && limitingName(verdict.limiting),
     }),
+  'part-looked-again': ({ verdict }) =>
+    words.partLookedAgain({
+      hasVerdict: yes(verdict !== undefined),
+      grade: verdict?.grade,
+      limiting: verdict && limitingName(verdict.limiting),
+    }),
   'part-shelved': words.partShelved,
+  'part-reserved': words.partReserved,
+  'part-unreserved': words.partUnreserved,
+  'part-picked': words.partPicked,
+  'part-missed': words.partMissed,
+  'cell-topped-up': ({ restVolt }) => words.cellToppedUp({ volt: number(restVolt) }),
   'part-scrapped': words.partScrapped,
+  'part-handed-over': words.partHandedOver,
   'part-assigned': (_, { slot }) => words.partAssigned({ slot }),
   'part-released': (_, { slot }) => words.partReleased({ slot }),
   'unit-matched': words.unitMatched,

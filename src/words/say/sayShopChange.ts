@@ -3,6 +3,7 @@ import type { Role } from '@/core/people/roles';
 import type { FieldValue, ShopChange, ShopChangeKind } from '@/core/people/shopChange';
 import * as words from '@/words/catalogue/people';
 import { day, list } from '@/words/format';
+import { supplyInWords } from './supplyNames';
 import { categoryNames, roleNames, yesOrNo } from './names';
 
 const heads: Readonly<Record<ShopChangeKind, (said: { readonly about: string }) => string>> = {
@@ -14,6 +15,9 @@ const heads: Readonly<Record<ShopChangeKind, (said: { readonly about: string }) 
   'doer-corrected': words.doerCorrected,
   'rack-added': words.rackAdded,
   'rack-changed': words.rackChanged,
+  'supply-counted': ({ about }) => words.supplyCounted({ about: supplyInWords(about) }),
+  'supply-received': ({ about }) => words.supplyReceived({ about: supplyInWords(about) }),
+  'supply-lead': ({ about }) => words.supplyLead({ about: supplyInWords(about) }),
 };
 
 /** What a lead changed, as a sentence. @param benchName the name of a bench by its id */
@@ -41,6 +45,9 @@ const fieldNames: Readonly<Record<string, string>> = {
   boxes: words.fieldBoxes(),
   room: words.fieldRoom(),
   category: words.fieldCategory(),
+  count: words.fieldCount(),
+  because: words.fieldBecause(),
+  days: words.fieldDays(),
 };
 
 function sayValue(field: string, value: FieldValue, benchName: (id: string) => string): string {

@@ -4,14 +4,17 @@ import type { Message } from '@/core/shared/message';
 import type { Refusal } from '@/core/shared/outcome';
 import type { Reason } from '@/core/shared/reasons';
 import * as words from '@/words/catalogue/core/refusals';
+import { instrumentNames } from './instrumentName';
 import { findingNames, placeNames, roleNames, stageNames, testNames } from './names';
 
 /** One sentence for every refusal: what was not done, why, and the way out. docs/errors.md lists the same (tested). */
 export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'bad-input': words.badInput,
   'not-signed-in': words.notSignedIn,
+  'other-person': words.otherPerson,
   'not-permitted': words.notPermitted,
   'pin-wrong': words.pinWrong,
+  'pin-slow': words.pinSlow,
   'pin-locked': words.pinLocked,
   'not-found': words.notFound,
   'unknown-tag': words.unknownTag,
@@ -66,15 +69,46 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'gate-not-passed': words.gateNotPassed,
   'readings-missing': words.readingsMissing,
   'part-taken': words.partTaken,
+  'part-reserved': words.partReserved,
+  'part-picked': words.partPicked,
+  'no-cell': words.noCell,
+  'supply-changed': words.supplyChanged,
+  'reading-stale': words.readingStale,
+  'reading-doubled': words.readingDoubled,
+  'reading-unwanted': words.readingUnwanted,
+  'reading-wrong-part': words.readingWrongPart,
+  'reading-empty': words.readingEmpty,
+  'reading-unit': words.readingUnit,
+  'reading-out-of-range': words.readingOutOfRange,
+  'reading-flood': words.readingFlood,
+  'count-first': words.countFirst,
   'not-interchangeable': words.notInterchangeable,
   'slots-open': words.slotsOpen,
   'tests-open': words.testsOpen,
   'file-empty': words.fileEmpty,
   'file-unreadable': words.fileUnreadable,
   'file-too-large': words.fileTooLarge,
+  'too-large': words.tooLarge,
+  'picture-unreadable': words.pictureUnreadable,
+  'picture-too-large': words.pictureTooLarge,
+  'pictures-full': words.picturesFull,
   'columns-missing': words.columnsMissing,
+  'document-too-hard': words.documentTooHard,
   'model-invalid': words.modelInvalid,
   'log-changed': words.logChanged,
+  'discharge-empty': words.dischargeEmpty,
+  'log-columns': words.logColumns,
+  'log-line': words.logLine,
+  'log-backwards': words.logBackwards,
+  'log-charging': words.logCharging,
+  'log-too-low': words.logTooLow,
+  'log-units': words.logUnits,
+  'log-rating': words.logRating,
+  'pack-wires': words.packWires,
+  'label-type': words.labelType,
+  'label-limit': words.labelLimit,
+  'label-volt': words.labelVolt,
+  'label-rating': words.labelRating,
   'draft-stale': words.draftStale,
   'log-empty': words.logEmpty,
   'too-often': words.tooOften,
@@ -99,6 +133,7 @@ const spoken: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   role: roleNames,
   attribute: attributeNames,
   field: attributeNames,
+  instrument: instrumentNames,
 };
 
 const inOwnWords = (value: Refusal['values'][string]) =>

@@ -5,7 +5,7 @@ import { BenchDto } from '@/dto/people/peopleDtos';
 import { saveBench } from '@/services/people/saveBench';
 
 /** Adds a bench. */
-export const POST = guardRoute('lead', async (request, { id: by }) => {
+export const POST = guardRoute('POST /api/benches', async (request, { id: by }) => {
   const asked = parseDto(BenchDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
   const outcome = await saveBench(database(), null, asked.value, { at: new Date(), by });

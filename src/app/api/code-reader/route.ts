@@ -6,7 +6,7 @@ const file = join(process.cwd(), 'node_modules', 'zxing-wasm', 'dist', 'reader',
 
 /** The package that reads codes from pictures, for browsers that cannot by themselves: asked for when a camera opens. */
 export const GET = guardRoute(
-  'viewer',
+  'GET /api/code-reader',
   async () =>
     new Response(new Uint8Array(await readFile(file)), {
       headers: { 'content-type': 'application/wasm', 'cache-control': 'private, max-age=86400' },

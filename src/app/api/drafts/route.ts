@@ -7,7 +7,7 @@ import { parseDto } from '@/dto/parseDto';
 import { openDraft, type DraftSource } from '@/services/drafts/openDraft';
 
 /** Begins a draft: of a model, of nothing, or of a document. */
-export const POST = guardRoute('lead', async (request, person) => {
+export const POST = guardRoute('POST /api/drafts', async (request, person) => {
   const asked = parseDto(OpenDraftDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked);
   const source = sourceOf(asked.value);

@@ -6,7 +6,7 @@ const mostLetters = 100;
 const mostOfAKind = 4;
 
 /** What answers the words typed so far: the first few of each kind. */
-export const GET = guardRoute('viewer', async (request) => {
+export const GET = guardRoute('GET /api/find', async (request) => {
   const text = (request.nextUrl.searchParams.get('q') ?? '').slice(0, mostLetters);
   return Response.json(await findAll(database(), text, mostOfAKind));
 });

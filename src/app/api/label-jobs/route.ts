@@ -6,10 +6,10 @@ import { printLabels } from '@/services/labels/printLabels';
 import { readPrinter } from '@/services/labels/readPrinter';
 
 /** What a label printer has before it: each job’s label is at `/api/labels/TAG.svg` and `.pdf`. */
-export const GET = guardRoute('technician', async () => Response.json(await readPrinter(database())));
+export const GET = guardRoute('GET /api/label-jobs', async () => Response.json(await readPrinter(database())));
 
 /** The printer says which jobs came out: `{ ids: [...] }`. */
-export const POST = guardRoute('technician', async (request) => {
+export const POST = guardRoute('POST /api/label-jobs', async (request) => {
   const parsed = parseDto(PrintedDto, await request.json().catch(() => null));
   if (!parsed.ok) return answerRefusal(parsed);
   const printed = await printLabels(database(), parsed.value.ids, new Date());

@@ -1,8 +1,15 @@
+import { remembered } from '@/core/shared/remembered';
 import type { LiveMessage } from '@/services/line/readLine';
 
 const heartbeatMs = 20_000;
 /** Who has not read so many messages is not there any more, or will be quicker with the page than with all of them. */
 const mostUnread = 50;
+
+const encoder = new TextEncoder();
+/** Written once for all who listen. */
+const asEvent = remembered((message: LiveMessage) =>
+  encoder.encode(`event: news\ndata: ${JSON.stringify(message)}\n\n`),
+);
 
 /** Whoever tells messages until it is told to stop. */
 export interface Feed {
@@ -15,18 +22,17 @@ export interface Feed {
  * reads its screen again then.
  */
 export function liveStream(feed: Feed, gone: AbortSignal): ReadableStream<Uint8Array> {
-  const encoder = new TextEncoder();
   let end = () => {};
   return new ReadableStream<Uint8Array>(
     {
       start(controller) {
-        const say = (text: string) => {
+        const say = (bytes: Uint8Array) => {
           if ((controller.desiredSize ?? 0) <= 0) end();
-          else controller.enqueue(encoder.encode(text));
+          else controller.enqueue(bytes);
         };
-        say(': here\n\n');
-        const stop = feed.listen((message) => say(`event: news\ndata: ${JSON.stringify(message)}\n\n`));
-        const beat = setInterval(() => say(': still here\n\n'), heartbeatMs);
+        say(encoder.encode(': here\n\n'));
+        const stop = feed.listen((message) => say(asEvent(message)));
+        const beat = setInterval(() => say(encoder.encode(': still here\n\n')), heartbeatMs);
         let isOver = false;
         end = () => {
           if (isOver) return;

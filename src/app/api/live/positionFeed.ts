@@ -1,15 +1,14 @@
 import 'server-only';
+import { performance, type EventLoopUtilization } from 'node:perf_hooks';
 import { database } from '@/data/connection';
 import { lastPosition } from '@/data/facts/factRepository';
 import { newsBetween } from '@/data/facts/newsBetween';
 import { readLineStates, type LiveMessage } from '@/services/line/readLine';
+import { leastGapMs, nextGap } from './nextGap';
 
 type Listener = (message: LiveMessage) => void;
 
 const pauseMs = 400;
-/** A screen that is read again costs about so much of a server: the more listen, the more seldom each does. */
-const screenMs = 80;
-const leastGapMs = 1000;
 const holder = globalThis as typeof globalThis & { pluckyFeed?: PositionFeed };
 
 /** Asks the database for what happened since, once for all listeners of this process, and only while there are any. */
@@ -17,6 +16,8 @@ class PositionFeed {
   private readonly listeners = new Set<Listener>();
   private timer: NodeJS.Timeout | undefined;
   private last = -1;
+  private busy: EventLoopUtilization = performance.eventLoopUtilization();
+  private gapMs = leastGapMs;
 
   /** @returns ends it; may be called more than once */
   listen(listener: Listener): () => void {
@@ -32,6 +33,9 @@ class PositionFeed {
   }
 
   private async look(): Promise<void> {
+    const now = performance.eventLoopUtilization();
+    this.gapMs = nextGap(this.gapMs, performance.eventLoopUtilization(now, this.busy).utilization);
+    this.busy = now;
     try {
       const db = database();
       const position = await lastPosition(db);
@@ -43,8 +47,8 @@ class PositionFeed {
           readLineStates(db, new Date()),
         ]);
         this.last = position;
-        const gapMs = Math.max(leastGapMs, this.listeners.size * screenMs);
-        for (const listener of this.listeners) listener({ news, line, gapMs });
+        const message = { news, line, gapMs: Math.round(this.gapMs) };
+        for (const listener of this.listeners) listener(message);
       }
     } catch {
       // The database is away: the next look finds what happened meanwhile, since positions only grow.

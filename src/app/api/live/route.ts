@@ -6,7 +6,7 @@ export const dynamic = 'force-dynamic';
 
 /** A stream that says whenever the log grew: what the new facts are about, and how much lies at every stage now. */
 export const GET = guardRoute(
-  'viewer',
+  'GET /api/live',
   async (request) =>
     new Response(liveStream(positionFeed(), request.signal), {
       headers: {

@@ -6,7 +6,7 @@ import { parseDto } from '@/dto/parseDto';
 import { startOpening } from '@/services/openings/startOpening';
 
 /** Begins the log of a first opening. */
-export const POST = guardRoute('technician', async (request, person) => {
+export const POST = guardRoute('POST /api/openings', async (request, person) => {
   const asked = parseDto(StartOpeningDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked);
   const { id, ...head } = asked.value;

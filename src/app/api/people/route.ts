@@ -5,7 +5,7 @@ import { AddPersonDto } from '@/dto/people/peopleDtos';
 import { addPerson } from '@/services/people/addPerson';
 
 /** Adds a person; the answer carries their PIN, this once. */
-export const POST = guardRoute('lead', async (request, { id: by }) => {
+export const POST = guardRoute('POST /api/people', async (request, { id: by }) => {
   const asked = parseDto(AddPersonDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
   const outcome = await addPerson(database(), asked.value, { at: new Date(), by });

@@ -5,7 +5,7 @@ import { PutAwayDto } from '@/dto/people/PutAwayDto';
 import { putAway } from '@/services/people/putAway';
 
 /** Puts a guide away for the person who asks. */
-export const POST = guardRoute('viewer', async (request, person) => {
+export const POST = guardRoute('POST /api/put-away', async (request, person) => {
   const asked = parseDto(PutAwayDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
   await putAway(database(), person.id, asked.value.guide);

@@ -3,12 +3,13 @@ import { answerRefusal, guardRoute } from '@/app/access';
 import { database } from '@/data/connection';
 import { parseDto } from '@/dto/parseDto';
 import { ChangeRulesDto } from '@/dto/rules/rulesDtos';
-import { readHouseRules, writeHouseRules } from '@/files/houseRulesDocument';
+import { writeHouseRules } from '@/files/houseRulesDocument';
+import { readAside } from '@/workers/documents/readAside';
 import { changeRules } from '@/services/rules/changeRules';
 import { readRules } from '@/services/rules/readRules';
 
 /** The house rules of today as a document to keep, or to give to another shop. */
-export const GET = guardRoute('lead', async () => {
+export const GET = guardRoute('GET /api/rules', async () => {
   const rules = await readRules(database());
   return new NextResponse(writeHouseRules(rules), {
     headers: {
@@ -19,10 +20,11 @@ export const GET = guardRoute('lead', async () => {
 });
 
 /** Makes a document the rules of today. */
-export const PUT = guardRoute('lead', async (request, person) => {
+export const PUT = guardRoute('PUT /api/rules', async (request, person) => {
   const asked = parseDto(ChangeRulesDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked);
-  const rules = readHouseRules(JSON.stringify(asked.value.document));
+  const told = await readAside('rules', JSON.stringify(asked.value.document));
+  const rules = told.ok ? told.value : told;
   if (!rules.ok) return answerRefusal(rules);
   const made = { at: new Date(), by: person.id, expects: asked.value.expects };
   const outcome = await changeRules(database(), rules.value, made);

@@ -1,10 +1,9 @@
 import 'server-only';
 import { NextResponse, type NextRequest } from 'next/server';
-import { answerRefusal, personHere } from '@/app/access';
+import { answerError, answerRefusal, personOf } from '@/app/access';
 import { takeOne, type Bucket } from '@/core/reading/rateLimit';
 import { refuse } from '@/core/shared/outcome';
 import { database } from '@/data/connection';
-import { isDatabaseAway } from '@/data/errors';
 import { findReader } from '@/data/reading/readKeyRepository';
 import { writeCsv } from '@/files/writeCsv';
 
@@ -22,7 +21,8 @@ export function guardReader(read: Read) {
     try {
       const now = Date.now();
       const key = /^Bearer (\S{1,100})$/.exec(request.headers.get('authorization') ?? '')?.[1];
-      const reader = key === undefined ? (await personHere())?.id : await findReader(database(), key, new Date(now));
+      const reader =
+        key === undefined ? (await personOf(request))?.id : await findReader(database(), key, new Date(now));
       if (reader === undefined) return answerRefusal(refuse('not-signed-in'), 401);
       const { bucket, isAllowed, waitSeconds } = takeOne(buckets.get(reader), now);
       buckets.set(reader, bucket);
@@ -33,9 +33,7 @@ export function guardReader(read: Read) {
       }
       return await read(request);
     } catch (error) {
-      const isAway = isDatabaseAway(error);
-      console.error(isAway ? 'The database does not answer.' : error);
-      return answerRefusal(refuse(isAway ? 'database-away' : 'fault'), isAway ? 503 : 500);
+      return answerError(error);
     }
   };
 }

@@ -1,4 +1,5 @@
 import { accept, refuse } from '@/core/shared/outcome';
+import { stocked } from '@/core/entities/stages';
 import { fitsSlot, slotNeeds } from '@/core/sale/slots';
 import { identifiedIn, unitIn } from '../findUnit';
 import { define, on, type Nothing } from '../define';
@@ -14,11 +15,15 @@ export const matchFacts = {
     effect: on(identifiedIn('match'), ({ unit, model }, { payload: { slot, partId } }, world) => {
       const part = world.find('part', partId);
       if (!part) return refuse('not-found', { id: partId });
-      if (part.place !== 'shelf' || unit.assigned[slot] !== undefined) return refuse('part-taken', { tag: part.tag });
+      if (part.place === 'reserved' && part.reservedFor !== unit.tag)
+        return refuse('part-reserved', { tag: part.tag, for: part.reservedFor ?? '' });
+      if (!stocked.includes(part.place) || unit.assigned[slot] !== undefined)
+        return refuse('part-taken', { tag: part.tag });
       if (!fitsSlot(model, slot, part)) return refuse('not-interchangeable', { tag: part.tag, slot });
+      const { reservedFor: _, ...free } = part;
       return accept([
         unitChange(unit, { ...unit, assigned: { ...unit.assigned, [slot]: partId } }),
-        partChange(part, { ...part, place: 'assigned', assignedTo: unit.id }),
+        partChange(part, { ...free, place: 'assigned', assignedTo: unit.id }),
       ]);
     }),
   }),
@@ -33,7 +38,8 @@ export const matchFacts = {
       if (!part) return refuse('not-found', { id: slot });
       return accept([
         unitChange(unit, { ...unit, assigned: rest }),
-        partChange(part, { ...part, place: 'shelf', assignedTo: null }),
+        // Fetched already, it waits for a bin again.
+        partChange(part, { ...part, place: part.bin === null ? 'to-shelve' : 'shelf', assignedTo: null }),
       ]);
     }),
   }),

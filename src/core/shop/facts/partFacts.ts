@@ -1,27 +1,25 @@
-import { accept, refuse } from '@/core/shared/outcome';
+import { accept } from '@/core/shared/outcome';
 import { gradePart } from '@/core/grading/gradePart';
 import type { GradeVerdict, Part } from '@/core/entities/entities';
-import { gradedAgainAt } from '@/core/entities/stages';
-import type { Readings } from '@/core/grading/rules';
-import { define, on, type Finder, type TakenIn } from '../define';
+import { gradedAgainAt, stocked } from '@/core/entities/stages';
+import { attributesOf, type Readings } from '@/core/grading/attributes';
+import type { GradingRules } from '@/core/shared/gradingRules';
+import type { CellRecord } from '@/core/battery/cellRecord';
+import type { PlusMinus } from '@/core/grading/doubt';
+import { define, on, type TakenIn } from '../define';
+import { partIn } from '../findPart';
 import { rulesBy } from '../rulesBy';
 import { partChange } from '../world';
 
 interface Graded {
   readonly readings: Readings;
+  /** What instruments said of the spread of their readings, by attribute. */
+  readonly plusMinus?: PlusMinus;
+  readonly cell?: CellRecord;
   readonly verdict?: GradeVerdict;
 }
 
-/** Finds the part a fact is about, refused unless it is in one of these places. */
-const partIn =
-  (...places: readonly Part['place'][]): Finder<Part, unknown> =>
-  (world, { subjectId }) => {
-    const part = world.find('part', subjectId);
-    if (!part) return refuse('not-found', { id: subjectId });
-    return places.includes(part.place) ? accept(part) : refuse('wrong-stage', { tag: part.tag, stage: part.place });
-  };
-
-/** Grade and Shelf: measured, put away, or scrapped. */
+/** Grade: measured, and looked at a second time. */
 export const partFacts = {
   /** The verdict is written in by the server, so that the log keeps it when the rules change. */
   'part-graded': define<Graded>({
@@ -31,45 +29,62 @@ export const partFacts = {
     usesRules: true,
     completed: withVerdict,
     effect: on(partIn('grade', ...gradedAgainAt), (part, fact, world) => {
-      const { readings, verdict } = fact.payload;
+      const { readings, plusMinus = {}, cell, verdict } = fact.payload;
       const by = rulesBy(world, fact);
       if (!by.ok) return by;
-      const judged = verdict
-        ? accept(verdict)
-        : gradePart(part.category, readings, by.value.gradingLimits, part.findings);
+      const judged = verdict ? accept(verdict) : gradePart(part, readings, by.value);
       if (!judged.ok) return judged;
       const { grade, limiting } = judged.value;
       // Graded again where it lies: it stays there, unless it turns out to be scrap.
-      const place = grade === 'X' ? 'scrap' : part.place === 'shelf' ? 'shelf' : 'to-shelve';
-      const bin = place === 'shelf' ? part.bin : null;
-      return accept([partChange(part, { ...part, readings, grade, limiting, place, bin })]);
+      const lies = stocked.includes(part.place);
+      const place = grade === 'X' ? 'scrap' : lies ? part.place : 'to-shelve';
+      const bin = place === part.place && lies ? part.bin : null;
+      const asked = verdict ? { readings, plusMinus } : askedOnly(part, by.value, readings, plusMinus);
+      // A second look was at the grade before.
+      const { plusMinus: _, secondLook: __, ...others } = part;
+      const spreads = Object.keys(asked.plusMinus).length > 0 && { plusMinus: asked.plusMinus };
+      const after = { ...others, ...spreads, ...(cell && { cell }), readings: asked.readings };
+      return accept([partChange(part, { ...after, grade, limiting, place, bin })]);
     }),
   }),
 
-  'part-shelved': define<{ readonly bin: string }>({
+  /** A second look at a graded part by somebody who does not see its grade: it changes nothing but what is known of grading. */
+  'part-looked-again': define<Graded>({
     subject: 'part',
     saidBy: 'technician',
     isPosted: true,
-    effect: on(partIn('to-shelve', 'shelf'), (part, fact) => {
-      if (!part.isDataCleared) return refuse('data-bearing', { tag: part.tag });
-      return accept([partChange(part, { ...part, place: 'shelf', bin: fact.payload.bin })]);
+    usesRules: true,
+    completed: (payload, { changes: [change] }) => {
+      const verdict = change?.kind === 'part' ? change.after?.secondLook : undefined;
+      return verdict ? { ...payload, verdict } : payload;
+    },
+    effect: on(partIn('to-shelve', ...stocked), (part, fact, world) => {
+      const { readings, verdict } = fact.payload;
+      const by = rulesBy(world, fact);
+      if (!by.ok) return by;
+      const judged = verdict ? accept(verdict) : gradePart(part, readings, by.value);
+      if (!judged.ok) return judged;
+      const { grade, limiting } = judged.value;
+      return accept([partChange(part, { ...part, secondLook: { grade, limiting } })]);
     }),
-  }),
-
-  'part-scrapped': define<{ readonly because: string }>({
-    subject: 'part',
-    saidBy: 'technician',
-    isPosted: true,
-    effect: on(partIn('grade', 'to-shelve', 'shelf'), (part) =>
-      accept([partChange(part, { ...part, place: 'scrap', bin: null })]),
-    ),
   }),
 };
+
+/** Readings that are asked of the part, and spreads that are figures: what else was sent says nothing of it. */
+function askedOnly(part: Part, rules: GradingRules, readings: Readings, plusMinus: PlusMinus) {
+  const ids = new Set<string>(attributesOf(part, rules).map(({ id }) => id));
+  const isSpread = (value: unknown) => typeof value === 'number' && value >= 0 && value < 1e6;
+  return {
+    readings: Object.fromEntries(Object.entries(readings).filter(([id]) => ids.has(id))),
+    plusMinus: Object.fromEntries(Object.entries(plusMinus).filter(([id, value]) => ids.has(id) && isSpread(value))),
+  };
+}
 
 /** The grade that the rules of today gave is kept in the log: a replay takes it as it stands. */
 function withVerdict(payload: Graded, { changes }: TakenIn): Graded {
   const [change] = changes;
   if (change?.kind !== 'part' || !change.after?.grade || !change.after.limiting) return payload;
-  const { grade, limiting } = change.after;
-  return { readings: payload.readings, verdict: { grade, limiting } };
+  const { grade, limiting, readings, plusMinus } = change.after;
+  const { plusMinus: _, ...others } = payload;
+  return { ...others, readings, ...(plusMinus && { plusMinus }), verdict: { grade, limiting } };
 }

@@ -6,6 +6,7 @@ import { apartRules, placeApart } from '../apart';
 import { refuseForbidden } from '../refuseForbidden';
 import type { Mark } from '@/core/findings/mark';
 import type { Unit, UnitPhoto, Weighed } from '@/core/entities/entities';
+import { mostPhotosOfUnit } from '@/core/entities/mostPhotos';
 import type { ApartPlace, Disposition, LetGoCause, UnitStage, WipeMethod } from '@/core/entities/stages';
 import { modelOf, unitIn } from '../findUnit';
 import { define, on } from '../define';
@@ -72,7 +73,9 @@ export const triageFacts = {
     saidBy: 'technician',
     isPosted: true,
     effect: on(unitIn('triage', 'kept-apart', 'teardown', 'rebuild'), (unit, { payload: { photo } }) =>
-      accept([unitChange(unit, { ...unit, photos: [...unit.photos, photo] })]),
+      unit.photos.length >= mostPhotosOfUnit
+        ? refuse('pictures-full', { tag: unit.tag, most: mostPhotosOfUnit })
+        : accept([unitChange(unit, { ...unit, photos: [...unit.photos, photo] })]),
     ),
   }),
 

@@ -1,12 +1,12 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { Caution } from '@/ui/base/Caution';
-import { useSecond } from '@/ui/timers/useSecond';
+import { useShopSecond } from '@/ui/timers/useSecond';
 import * as words from '@/words/catalogue/bench';
 
 /** Solvent and heat never together: how long the place must still be aired. */
 export function HeatLock({ until }: { readonly until: string }) {
-  const second = useSecond();
+  const second = useShopSecond();
   const left = Math.round(Date.parse(until) / 1000) - second;
   if (second === 0 || left <= 0) return null;
   return (

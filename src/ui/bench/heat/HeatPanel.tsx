@@ -8,10 +8,12 @@ import { networkStep } from '@/core/heat/thermalNetwork';
 import type { Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { Caution } from '@/ui/base/Caution';
+import { shopNow } from '@/ui/server/shopClock';
 import { Section } from '@/ui/base/Section';
 import { beep } from '@/ui/base/beep';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { SimulatedProbe } from '@/ui/devices/SimulatedProbe';
+import { useBenchInstruments } from '@/ui/devices/useBenchInstruments';
 import { useProbe } from '@/ui/devices/useProbe';
 import { HeatChart } from './HeatChart';
 import { HeatStretches } from './HeatStretches';
@@ -50,10 +52,11 @@ export function HeatPanel({ model, operation, outParts, beganAt, isTimed }: Heat
   const sinceMs = beganAt === null ? byHand : Date.parse(beganAt);
   const isOn = sinceMs !== null && (switches.at(-1)?.isOn ?? true);
   const turn = () => {
-    const now = Date.now();
+    const now = shopNow();
     if (sinceMs === null) setByHand(now);
     else setSwitches((before) => [...before, { seconds: (now - sinceMs) / 1000, isOn: !isOn }]);
   };
+  useBenchInstruments('celsius');
   const { readings, broken } = useProbe(sinceMs);
   const live = useMemo(() => {
     if (!question || readings.length < fewestReadings) return null;

@@ -1,5 +1,5 @@
 'use client';
-import { Box } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import type { Unit, UnitPhoto } from '@/core/entities/entities';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
 import { Section } from '@/ui/base/Section';
@@ -29,11 +29,14 @@ export function StepPhotos({
           const path = sourceOf({ id, unitId: unit.id });
           return (
             <a key={id} href={path} target="_blank" rel="noreferrer">
-              {/* eslint-disable-next-line @next/next/no-img-element -- already small, and behind a sign-in */}
-              <img
+              {/* Already small, and behind a sign-in: the framework would only fetch it once more. */}
+              <chakra.img
                 src={path}
                 alt={words.asItLay()}
-                style={{ width: '100%', maxHeight: 190, objectFit: 'cover', borderRadius: 3 }}
+                w="100%"
+                maxH="190px"
+                objectFit="cover"
+                borderRadius="soft"
               />
             </a>
           );

@@ -9,6 +9,7 @@ import { Caution } from '@/ui/base/Caution';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { SimulatedDriver } from '@/ui/devices/SimulatedDriver';
+import { useBenchInstruments } from '@/ui/devices/useBenchInstruments';
 import { useTorque } from '@/ui/devices/useTorque';
 import * as words from '@/words/catalogue/benchLater';
 
@@ -33,6 +34,7 @@ export function TorquePanel({
   readonly onRead: (reading: TorqueReading) => void;
 }) {
   const { screws, next, open } = torqueState(step.id, step.joints, state.torques);
+  useBenchInstruments('torque');
   useTorque((newtonCm) => {
     if (!next?.torqueNewtonCm) return;
     const { low, high } = next.torqueNewtonCm;

@@ -12,7 +12,7 @@ import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { sayFixture, secondsLeft } from '@/ui/timers/timeLeft';
 import { HeatPanel } from '../LaterPanels';
-import { useSecond } from '@/ui/timers/useSecond';
+import { useShopSecond } from '@/ui/timers/useSecond';
 import * as words from '@/words/catalogue/bench';
 
 interface WaitProps {
@@ -27,7 +27,7 @@ interface WaitProps {
 
 /** The unit waits and needs nobody: how long still, and which other unit can be taken up until then. */
 export function WaitView({ step, timer, meanwhile, onTake, model, operation, outParts }: WaitProps) {
-  const second = useSecond();
+  const second = useShopSecond();
   const left = second === 0 ? timer.minutes * 60 : secondsLeft(timer, second * 1000);
   return (
     <Box as="main" p="20px 26px" overflowY="auto" minW="0" tabIndex={0}>

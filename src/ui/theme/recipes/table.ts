@@ -21,6 +21,8 @@ export const tableRecipe = defineRecipe({
       verticalAlign: 'middle',
     },
     '& th[data-figure], & td[data-figure]': { textAlign: 'end', whiteSpace: 'nowrap' },
+    '& td[data-code]': { fontFamily: 'mono', fontWeight: '700' },
+    '& td[data-muted]': { color: 'inkMuted' },
     '& tr[data-chosen] td': { bg: 'actionSoft' },
   },
 });

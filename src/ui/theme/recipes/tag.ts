@@ -17,18 +17,17 @@ export const tagRecipe = defineRecipe({
     borderRadius: 'soft',
     whiteSpace: 'nowrap',
     overflow: 'hidden',
-  },
-});
-
-export const eyeletRecipe = defineRecipe({
-  base: {
-    w: '13px',
-    h: '13px',
-    borderRadius: 'full',
-    borderWidth: '2px',
-    borderStyle: 'solid',
-    borderColor: 'twine',
-    bg: 'paper',
-    flexShrink: 0,
+    '& > i': {
+      w: '13px',
+      h: '13px',
+      borderRadius: 'full',
+      borderWidth: '2px',
+      borderStyle: 'solid',
+      borderColor: 'twine',
+      bg: 'paper',
+      flexShrink: 0,
+    },
+    '& > b': { textStyle: 'code' },
+    '& > small': { textStyle: 'note', color: 'inkMuted', overflow: 'hidden', textOverflow: 'ellipsis' },
   },
 });

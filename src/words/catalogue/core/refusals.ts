@@ -5,8 +5,10 @@ import { sayer } from '@/words/sayer';
 
 export const badInput = (d: { field: Text; says: Text }) => l`“${d.field}” was rejected: ${d.says}. Nothing was changed; correct it and send it again.`;
 export const notSignedIn = () => l`You are signed out. What you entered is kept in this browser and is sent once you sign in.`;
+export const otherPerson = () => l`This was not done by who is signed in now. It is kept in this browser; whoever did it signs in here, and it is sent under their name.`;
 export const notPermitted = (d: { role: Text }) => l`Not done: a ${d.role} may not do this. Ask a lead.`;
 export const pinWrong = (d: { left: number }) => l`Wrong PIN. ${plural(d.left, 0, { "one": l`${number(d.left)} try`, "other": l`${number(d.left)} tries` })} left before a pause.`;
+export const pinSlow = (d: { seconds: number }) => l`After a wrong PIN there is a short pause. Try again in ${number(d.seconds)} s.`;
 export const pinLocked = (d: { minutes: number }) => l`Too many wrong PINs. Wait ${number(d.minutes)} min and try again, or ask a lead.`;
 export const notFound = () => l`Not done: it is no longer there. Somebody undid it, or it never existed. The page shows what there is now.`;
 export const unknownTag = (d: { tag: Text }) => l`There is no ${d.tag} in this shop. Check the label, or search the lists.`;
@@ -53,13 +55,31 @@ export const sheetOpen = (d: { tag: Text }) => l`Not done: ${d.tag} has a run sh
 export const gateNotPassed = (d: { tag: Text }) => l`Not done: ${d.tag} is at a gate. Say whether it passed or failed first.`;
 export const readingsMissing = (d: { attribute: Text }) => l`“${d.attribute}” has not been read yet. The other readings are kept.`;
 export const partTaken = (d: { tag: Text }) => l`Not done: ${d.tag} is no longer on the shelf; another unit has it. Choose the next best.`;
+export const partReserved = (d: { tag: Text; for: Text }) => l`Not done: ${d.tag} is reserved for ${d.for}. Choose another one, or end the reservation on the shelf.`;
+export const partPicked = (d: { tag: Text }) => l`Not done: ${d.tag} was already fetched from its bin. Nothing was counted twice.`;
+export const noCell = (d: { tag: Text }) => l`Not done: ${d.tag} is no cell. Only cells are topped up.`;
+export const readingStale = (d: { instrument: Text; seconds: number; isAhead: 'yes' | 'no' }) => l`Not taken from the ${d.instrument}: the reading is ${number(d.seconds)} seconds ${select(d.isAhead, { "yes": l`ahead of`, "other": l`behind` })} the clock of the server. Set the clock of the instrument, and read again.`;
+export const readingDoubled = (d: { instrument: Text }) => l`Not taken from the ${d.instrument}: the same reading came before. It counts once.`;
+export const readingUnwanted = (d: { instrument: Text }) => l`Not taken from the ${d.instrument}: nobody at this bench waits for it. Open the part at Grade, then read again.`;
+export const readingWrongPart = (d: { instrument: Text; part: Text; waits: Text }) => l`Not taken from the ${d.instrument}: it read ${d.part}, and ${d.waits} is in hand. Nothing was written to either.`;
+export const readingEmpty = (d: { instrument: Text }) => l`Not taken from the ${d.instrument}: the message has no value.`;
+export const readingUnit = (d: { instrument: Text; unit: Text; units: readonly string[] }) => l`Not taken from the ${d.instrument}: “${d.unit}” is no unit of what is read here (${list(d.units)}).`;
+export const readingOutOfRange = (d: { instrument: Text; value: Text; unit: Text; low: Text; high: Text }) => l`Not taken from the ${d.instrument}: ${d.value} ${d.unit} cannot be; ${d.low} to ${d.high} ${d.unit} can. Look at the unit in which the instrument says it.`;
+export const readingFlood = (d: { instrument: Text; wait: number }) => l`Not taken from the ${d.instrument}: it says more than 200 things a second. It is heard again in ${number(d.wait)} s.`;
+export const supplyChanged = () => l`Not saved: somebody else just counted or received some of it. The newest figures are shown; say it again if it still holds.`;
+export const countFirst = () => l`Not saved: nobody has counted it yet. Count what is there, with what just came.`;
 export const notInterchangeable = (d: { tag: Text; slot: Text }) => l`Not done: ${d.tag} does not fit the ${d.slot} of this model. Choose one of the parts offered.`;
 export const slotsOpen = (d: { tag: Text; count: number; slot: Text }) => l`Not done: ${d.tag} still needs ${plural(d.count, 0, { "one": l`a ${d.slot}`, "other": l`${number(d.count)} parts, first the ${d.slot}` })}. Fill them, then send it on.`;
 export const testsOpen = (d: { tag: Text; count: number; first: Text }) => l`Not done: ${d.tag} has ${plural(d.count, 0, { "one": l`${number(d.count)} test`, "other": l`${number(d.count)} tests` })} still to pass, first “${d.first}”. Then release it.`;
 export const fileEmpty = () => l`Nothing was imported: the file has no rows under its headings. Choose another file.`;
 export const fileUnreadable = (d: { says: Text }) => l`Nothing was imported: the file cannot be read as a table (${d.says}). Save it as CSV and try again.`;
 export const fileTooLarge = (d: { most: Text }) => l`Nothing was imported: the file is larger than ${d.most}. Split it and import the pieces.`;
+export const tooLarge = (d: { most: Text }) => l`Not taken: what was sent is larger than ${d.most}. Nothing was changed; send it in smaller pieces.`;
+export const pictureUnreadable = () => l`Not kept: this is no whole picture. Take it again, or choose a JPEG, PNG or WebP file.`;
+export const pictureTooLarge = () => l`Not kept: a picture may have 3 MB and 50 million points. Take it again at a smaller size.`;
+export const picturesFull = (d: { tag: Text; most: number }) => l`Not kept: ${d.tag} has ${number(d.most)} pictures already, which is the most for one unit.`;
 export const columnsMissing = (d: { columns: readonly string[]; found: readonly string[] }) => l`Nothing was imported: no column for ${list(d.columns)} among ${list(d.found)}. Name the columns in the first line and try again.`;
+export const documentTooHard = (d: { seconds: number }) => l`Not read: checking this file was stopped after ${number(d.seconds)} s. Nothing was changed; split it, or look for what repeats in it.`;
 export const modelInvalid = (d: { place: Text; says: Text; mend: Text; more: number }) => l`The model was rejected at ${d.place}. ${d.says} ${d.mend} ${plural(d.more, 0, { "0": l``, "one": l`There is ${number(d.more)} more fault.`, "other": l`There are ${number(d.more)} more faults.` })}`;
 export const draftStale = (d: { by: Text }) => l`${d.by} saved this draft in the meantime. Yours is kept in this browser: save it as a separate draft, or take theirs.`;
 export const logEmpty = () => l`There is no draft yet because nothing has been logged. Log the first step, then try again.`;
@@ -83,7 +103,6 @@ export const withinRange = (d: { low: Text; high: Text; unit: Text }) => l`it mu
 export const thisStepFreesNothing = () => l`this step frees nothing that gets a tag`;
 export const notText = () => l`it is not text but some other kind of file`;
 export const quoteOpen = (d: { line: number }) => l`${plural(d.line, 0, { "0": l``, "other": l`near line ${d.line}, ` })}a quotation mark is opened and not closed`;
-export const notJpeg = () => l`it is not a JPEG picture`;
 export const rowsMost = (d: { rows: number }) => l`${number(d.rows)} rows`;
 export const logChanged = () => l`Not logged: another step stands at this place of the log. Reload the page to see it, then log your step again.`;
 export const standsOnIt = (d: { tag: Text; hasName: 'yes' | 'no'; by: Text }) => l`Not undone: something newer stands on ${d.tag}${select(d.hasName, { "yes": l`, by ${d.by}`, "other": l`` })}. Undo that first, or correct it on its own page.`;
@@ -96,8 +115,21 @@ export const priceOrder = (d: { name: Text; grade: Text }) => l`Not saved: ${d.n
 export const fixtureFull = (d: { count: number; fixture: Text }) => l`Not begun: there ${plural(d.count, 0, { "one": l`is ${number(d.count)} ${d.fixture}`, "other": l`are ${number(d.count)} of ${d.fixture}` })}, and none is free. Take up another unit until one is.`;
 export const stillLoading = () => l`Not done yet: this page is still loading. Press again in a moment.`;
 export const notOnPathOfGate = () => l`The tests of this gate do not run through that step, or it is not back in.`;
+export const logColumns = (d: { found: Text }) => l`Not read: the log needs a column each for time, voltage and current; its headings are ${d.found}. Nothing was changed. Name the columns in the file’s first line.`;
+export const logLine = (d: { line: Text; text: Text }) => l`Not read: line ${d.line} holds no figures: “${d.text}”. Nothing was changed. Mend or delete that line, then read the log again.`;
+export const logBackwards = (d: { line: Text }) => l`Not read: at line ${d.line} the clock of the log runs backwards. Nothing was changed. Save it again in the order it was recorded.`;
+export const logTooLow = (d: { volt: Text; cutOff: Text }) => l`Not counted: the discharge begins at ${d.volt} V, below the ${d.cutOff} V at which it ends. It is one cell of a pack, or another battery. What was read before stays.`;
+export const logCharging = () => l`Not read: this log shows a charge, and no discharge. Nothing was changed. Choose the log of the discharge.`;
+export const logUnits = (d: { ampere: number; volt: number }) => l`Not read: ${number(d.ampere)} A and ${number(d.volt)} V cannot be this cell’s. Nothing was changed. Look at the units in the headings and at the rating on the label.`;
+export const packWires = (d: { wires: number; volt: number; cells: number }) => l`Not taken: ${number(d.wires)} wires are not those of a pack of ${number(d.volt)} V, which has ${plural(d.cells, 0, { "one": l`${number(d.cells)} cell`, "other": l`${number(d.cells)} cells` })}. Count them again, and read the voltage off the label.`;
+export const labelType = (d: { label: Text; slot: Text }) => l`Not for this place: the label says ${d.label}, the place takes ${d.slot}. Nothing was changed. Types differ between generations of one family: never go by looks.`;
+export const labelLimit = (d: { label: number; slot: number }) => l`Not for this place: the cell may be charged to ${number(d.label)} V, and its charger goes to ${number(d.slot)} V. Nothing was changed. It would be overcharged: store it for another model.`;
+export const labelVolt = (d: { label: number; slot: number }) => l`Not for this place: the cell has ${number(d.label)} V, the place takes ${number(d.slot)} V. Nothing was changed. Read the label again, or store it for another model.`;
+export const labelRating = (d: { label: number; slot: number }) => l`Not for this place: the label says ${number(d.label)} Ah, the place takes ${number(d.slot)} Ah. Nothing was changed. Read the label again, or store it for another model.`;
+export const dischargeEmpty = (d: { lines: number }) => l`Not read: ${plural(d.lines, 0, { "one": l`${number(d.lines)} line`, "other": l`${number(d.lines)} lines` })} of the log hold no discharge. Nothing was changed. Save the log from the analyser again, from full to the cut-off.`;
+export const logRating = (d: { counted: number; rated: number }) => l`Not read: the log counts ${number(d.counted)} Ah, more than a cell rated ${number(d.rated)} Ah can hold. Nothing was changed. Read the label again, or choose the log of this cell.`;
 
-export const all: Readonly<Record<string, (d: never) => string>> = { badInput, notSignedIn, notPermitted, pinWrong, pinLocked, notFound, unknownTag, unknownModel, rulesUnknown, rulesStale, rulesInvalid, stale, wrongStage, idReused, undoTooLate, codeTaken, lineTaken, serialKnown, notIdentified, accountLocked, reportedLost, notLetGo, findingForbids, notWiped, dataBearing, targetsUnreachable, noWorth, torqueIsForce, torqueUnreadable, stepNotNext, sheetHalted, heatLocked, waitRunning, fixtureTaken, notSkipped, torqueOpen, nameTaken, personStale, lastLead, tooManyBoxes, binsNotEmpty, lastBench, certificateAsked, rehearseFirst, stepDoneAlready, noFurtherRung, sheetOpen, gateNotPassed, readingsMissing, partTaken, notInterchangeable, slotsOpen, testsOpen, fileEmpty, fileUnreadable, fileTooLarge, columnsMissing, modelInvalid, draftStale, logEmpty, databaseAway, serverAway, fault, somebodyElse, personAtBench, cannotBeSoldAsIs, mustNotBeSwitchedOn, cannotBeReleased, cannotBeSent, thisStepHasNoSuch, thisStepWaitsOnThe, noScrewOfThisDrive, noScrewOfThisStep, thisStepAsksNothingAbout, thisStepFrees, oneOfTheChoices, withinRange, thisStepFreesNothing, notText, quoteOpen, notJpeg, rowsMost, logChanged, standsOnIt, notEmpty, hasBegun, tooOften, priceDay, pricePart, priceOrder, fixtureFull, stillLoading, notOnPathOfGate };
+export const all: Readonly<Record<string, (d: never) => string>> = { badInput, notSignedIn, otherPerson, notPermitted, pinWrong, pinSlow, pinLocked, notFound, unknownTag, unknownModel, rulesUnknown, rulesStale, rulesInvalid, stale, wrongStage, idReused, undoTooLate, codeTaken, lineTaken, serialKnown, notIdentified, accountLocked, reportedLost, notLetGo, findingForbids, notWiped, dataBearing, targetsUnreachable, noWorth, torqueIsForce, torqueUnreadable, stepNotNext, sheetHalted, heatLocked, waitRunning, fixtureTaken, notSkipped, torqueOpen, nameTaken, personStale, lastLead, tooManyBoxes, binsNotEmpty, lastBench, certificateAsked, rehearseFirst, stepDoneAlready, noFurtherRung, sheetOpen, gateNotPassed, readingsMissing, partTaken, partReserved, partPicked, noCell, readingStale, readingDoubled, readingUnwanted, readingWrongPart, readingEmpty, readingUnit, readingOutOfRange, readingFlood, supplyChanged, countFirst, notInterchangeable, slotsOpen, testsOpen, fileEmpty, fileUnreadable, fileTooLarge, tooLarge, pictureUnreadable, pictureTooLarge, picturesFull, columnsMissing, documentTooHard, modelInvalid, draftStale, logEmpty, databaseAway, serverAway, fault, somebodyElse, personAtBench, cannotBeSoldAsIs, mustNotBeSwitchedOn, cannotBeReleased, cannotBeSent, thisStepHasNoSuch, thisStepWaitsOnThe, noScrewOfThisDrive, noScrewOfThisStep, thisStepAsksNothingAbout, thisStepFrees, oneOfTheChoices, withinRange, thisStepFreesNothing, notText, quoteOpen, rowsMost, logChanged, standsOnIt, notEmpty, hasBegun, tooOften, priceDay, pricePart, priceOrder, fixtureFull, stillLoading, notOnPathOfGate, logColumns, logLine, logBackwards, logTooLow, logCharging, logUnits, packWires, labelType, labelLimit, labelVolt, labelRating, dischargeEmpty, logRating };
 
 /** What the core found out, as a sentence. */
 export const say = sayer<'refusals'>({

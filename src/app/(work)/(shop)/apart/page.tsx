@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.keptApartPluckyParcel() };
 
 export default async function ApartPage() {
-  const person = await guardPage();
+  const person = await guardPage('/apart');
   return <ApartScreen view={await readApart(database())} person={person} />;
 }

@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.contactsPluckyParcel() };
 
 export default async function ContactsPage() {
-  await guardPage('lead');
+  await guardPage('/contacts');
   return <ContactsScreen contacts={await readContacts(database())} />;
 }

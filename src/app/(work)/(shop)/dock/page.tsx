@@ -9,7 +9,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.dockPluckyParcel() };
 
 export default async function DockPage({ searchParams }: { readonly searchParams: Promise<{ parcel?: string }> }) {
-  await guardPage();
+  await guardPage('/dock');
   const { parcel } = await searchParams;
   const { shop } = await readRules(database());
   return <DockScreen {...await readDock(database(), parcel)} today={shopDay(new Date().getTime(), shop.timeZone)} />;

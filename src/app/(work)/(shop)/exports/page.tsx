@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.exportsPluckyParcel() };
 
 export default async function ExportsPage() {
-  await guardPage('lead');
+  await guardPage('/exports');
   return <ExportsScreen view={await readExports(database())} />;
 }

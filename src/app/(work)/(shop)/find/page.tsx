@@ -10,7 +10,7 @@ const mostLetters = 100;
 const mostOfAKind = 40;
 
 export default async function FindPage({ searchParams }: { readonly searchParams: Promise<{ readonly q?: string }> }) {
-  await guardPage();
+  await guardPage('/find');
   const text = ((await searchParams).q ?? '').slice(0, mostLetters);
   return <FoundScreen found={await findAll(database(), text, mostOfAKind)} />;
 }

@@ -7,7 +7,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.gradePluckyParcel() };
 
 export default async function GradePage({ searchParams }: { readonly searchParams: Promise<{ part?: string }> }) {
-  await guardPage();
+  const { id } = await guardPage('/grade');
   const { part } = await searchParams;
-  return <GradeScreen view={await readGrade(database(), new Date(), part)} first={part} />;
+  return <GradeScreen view={await readGrade(database(), new Date(), id, part)} first={part} />;
 }

@@ -14,7 +14,7 @@ interface HistoryPageProps {
 
 /** An address that asks for what there is not shows everything. */
 export default async function HistoryPage({ searchParams }: HistoryPageProps) {
-  const { role } = await guardPage();
+  const { role } = await guardPage('/history');
   const asked = parseHistory(await searchParams);
   const view = await readHistory(database(), asked.ok ? asked.value : {}, new Date());
   return <HistoryScreen view={view} mayCorrect={isAtLeastRole(role, 'lead')} />;

@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.labelPrinterPluckyParcel() };
 
 export default async function PrinterPage() {
-  await guardPage('technician');
+  await guardPage('/labels');
   return <PrinterScreen view={await readPrinter(database())} />;
 }

@@ -10,7 +10,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.modelsPluckyParcel() };
 
 export default async function ModelsPage() {
-  const person = await guardPage();
+  const person = await guardPage('/models');
   const [library, unfinished, offered] = await Promise.all([
     findModels(database(), { text: '' }),
     readDrafts(database()),

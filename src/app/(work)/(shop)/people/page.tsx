@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.peoplePluckyParcel() };
 
 export default async function PeoplePage() {
-  const { id } = await guardPage('lead');
+  const { id } = await guardPage('/people');
   return <PeopleScreen view={await readPeople(database(), new Date())} self={id} />;
 }

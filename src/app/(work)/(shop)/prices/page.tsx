@@ -11,7 +11,7 @@ export default async function PricesPage({
 }: {
   readonly searchParams: Promise<{ readonly model?: string }>;
 }) {
-  await guardPage('lead');
+  await guardPage('/prices');
   const { model } = await searchParams;
   const view = await readPrices(database(), typeof model === 'string' ? model : undefined, new Date());
   return <PricesScreen key={view.chosen} view={view} />;

@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.rebuildPluckyParcel() };
 
 export default async function RebuildPage() {
-  await guardPage();
+  await guardPage('/rebuild');
   return <SheetsScreen kind="rebuild" sheets={await readSheets(database(), 'rebuild', new Date())} />;
 }

@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.rulesPluckyParcel() };
 
 export default async function RulesPage() {
-  await guardPage('lead');
+  await guardPage('/rules');
   return <HouseRulesScreen view={await readRulesView(database())} />;
 }

@@ -7,7 +7,7 @@ import { openShipment } from '@/services/send/openShipment';
 
 /** A tag for a new shipment. */
 export async function openShipmentAction(): Promise<Outcome<string>> {
-  const person = await guardAction('technician');
+  const person = await guardAction('send-units');
   if (!person.ok) return person;
   return openShipment(database()).catch((error: unknown) => {
     if (isDatabaseAway(error)) return refuse('database-away');

@@ -8,6 +8,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.sendPluckyParcel() };
 
 export default async function SendPage() {
-  await guardPage();
+  await guardPage('/send');
   return <SendScreen view={await readSend(database(), new Date())} openShipment={openShipmentAction} />;
 }

@@ -1,5 +1,6 @@
 import { guardPage } from '@/app/access';
 import { isAtLeastRole } from '@/core/people/roles';
+import { readShelfQuery } from '@/core/shelf/shelfQuery';
 import { database } from '@/data/connection';
 import { readShelf } from '@/services/shelf/readShelf';
 import { ShelfScreen } from '@/ui/shelf/ShelfScreen';
@@ -10,11 +11,12 @@ export const metadata = { title: words.shelfPluckyParcel() };
 export default async function ShelfPage({
   searchParams,
 }: {
-  readonly searchParams: Promise<{ q?: string; page?: string }>;
+  readonly searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>;
 }) {
-  const { role } = await guardPage();
-  const { q = '', page = '0' } = await searchParams;
-  const wanted = Math.max(0, Math.floor(Number(page)) || 0);
-  const view = await readShelf(database(), q.slice(0, 80), wanted, new Date());
-  return <ShelfScreen view={view} words={q} isLead={isAtLeastRole(role, 'lead')} />;
+  const { role } = await guardPage('/shelf');
+  const said = Object.fromEntries(
+    Object.entries(await searchParams).map(([name, value]) => [name, Array.isArray(value) ? value[0] : value]),
+  );
+  const view = await readShelf(database(), readShelfQuery(said), new Date());
+  return <ShelfScreen view={view} isAsked={Object.keys(said).length > 0} isLead={isAtLeastRole(role, 'lead')} />;
 }

@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.teardownPluckyParcel() };
 
 export default async function TeardownPage() {
-  await guardPage();
+  await guardPage('/teardown');
   return <SheetsScreen kind="teardown" sheets={await readSheets(database(), 'teardown', new Date())} />;
 }

@@ -7,7 +7,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.triagePluckyParcel() };
 
 export default async function TriagePage({ searchParams }: { readonly searchParams: Promise<{ unit?: string }> }) {
-  const person = await guardPage();
+  const person = await guardPage('/triage');
   const { unit } = await searchParams;
-  return <TriageScreen view={await readTriage(database(), person.id, new Date())} first={unit} />;
+  return <TriageScreen view={await readTriage(database(), person.id, new Date(), unit)} first={unit} />;
 }

@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.yieldPluckyParcel() };
 
 export default async function YieldPage() {
-  await guardPage();
+  await guardPage('/yield');
   return <YieldScreen view={await readYields(database(), new Date())} />;
 }

@@ -9,7 +9,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.benchPluckyParcel() };
 
 export default async function BenchPage({ params }: { readonly params: Promise<{ unit: string }> }) {
-  const person = await guardPage();
+  const person = await guardPage('/bench/[unit]');
   const tag = decodeURIComponent((await params).unit);
   const view = await readBench(database(), tag, person.id, new Date());
   if (!view) return <UnknownTag tag={tag} />;

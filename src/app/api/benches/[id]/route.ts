@@ -9,7 +9,7 @@ interface Context {
 }
 
 /** Gives a bench another name, or takes it out of use. */
-export const PUT = guardRoute<Context>('lead', async (request, { id: by }, { params }) => {
+export const PUT = guardRoute<Context>('PUT /api/benches/[id]', async (request, { id: by }, { params }) => {
   const asked = parseDto(BenchDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
   const outcome = await saveBench(database(), (await params).id, asked.value, { at: new Date(), by });

@@ -7,6 +7,6 @@ interface Context {
 }
 
 /** How full a bin is, and what may go into it; null where none has that name. */
-export const GET = guardRoute<Context>('technician', async (_request, _person, { params }) =>
+export const GET = guardRoute<Context>('GET /api/bins/[code]', async (_request, _person, { params }) =>
   Response.json(await readBin(database(), (await params).code)),
 );

@@ -9,7 +9,7 @@ interface Context {
 }
 
 /** Where a parcel is not what was promised, as `PARCEL-ID.pdf` or `.csv`. */
-export const GET = guardRoute<Context>('technician', async (_request, _person, { params }) => {
+export const GET = guardRoute<Context>('GET /api/claims/[file]', async (_request, _person, { params }) => {
   const { file } = await params;
   const [, id = '', format] = /^([0-9a-f-]{36})\.(pdf|csv)$/.exec(file) ?? [];
   const sheet = format ? await readClaim(database(), id) : undefined;

@@ -13,13 +13,13 @@ interface Context {
 }
 
 /** The draft as it is now, for whoever takes the other's version. */
-export const GET = guardRoute<Context>('lead', async (_request, _person, { params }) => {
+export const GET = guardRoute<Context>('GET /api/drafts/[id]', async (_request, _person, { params }) => {
   const draft = await readDraft(database(), (await params).id);
   return draft ? NextResponse.json(draft) : answerRefusal(refuse('not-found'), 404);
 });
 
 /** Saves a draft over the version that was seen. */
-export const PUT = guardRoute<Context>('lead', async (request, person, { params }) => {
+export const PUT = guardRoute<Context>('PUT /api/drafts/[id]', async (request, person, { params }) => {
   const asked = parseDto(SaveDraftDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked);
   const save = { ...asked.value, id: (await params).id };
@@ -28,7 +28,7 @@ export const PUT = guardRoute<Context>('lead', async (request, person, { params 
 });
 
 /** Throws a draft away. */
-export const DELETE = guardRoute<Context>('lead', async (_request, _person, { params }) => {
+export const DELETE = guardRoute<Context>('DELETE /api/drafts/[id]', async (_request, _person, { params }) => {
   await dropDraft(database(), (await params).id);
   return NextResponse.json({});
 });

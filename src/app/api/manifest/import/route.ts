@@ -8,10 +8,10 @@ import { ImportManifestDto, parseMapping } from '@/dto/dock/ImportManifestDto';
 import { previewManifest } from '@/services/dock/previewManifest';
 import { rememberColumns } from '@/services/dock/rememberColumns';
 import { recordFact } from '@/services/facts/recordFact';
-import { uploadedFile } from '../uploadedFile';
+import { uploadedFile } from '@/app/uploadedFile';
 
 /** Takes the good rows of a manifest in as one fact. The same id sent twice takes them in once. */
-export const POST = guardRoute('technician', async (request, person) => {
+export const POST = guardRoute('POST /api/manifest/import', async (request, person) => {
   const file = await uploadedFile(request);
   if (!file.ok) return answerRefusal(file);
   const { form, bytes, name } = file.value;

@@ -3,10 +3,10 @@ import { answerRefusal, guardRoute } from '@/app/access';
 import { database } from '@/data/connection';
 import { parseMapping } from '@/dto/dock/ImportManifestDto';
 import { previewManifest } from '@/services/dock/previewManifest';
-import { uploadedFile } from '../uploadedFile';
+import { uploadedFile } from '@/app/uploadedFile';
 
 /** Reads a manifest and says what would be taken, or what is missing for it. Nothing is written. */
-export const POST = guardRoute('technician', async (request) => {
+export const POST = guardRoute('POST /api/manifest/preview', async (request) => {
   const file = await uploadedFile(request);
   if (!file.ok) return answerRefusal(file);
   const { form, bytes } = file.value;

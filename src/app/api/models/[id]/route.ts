@@ -8,10 +8,12 @@ interface Context {
 }
 
 /** A model as its document. `?version=` names an older one. */
-export const GET = guardRoute<Context>('viewer', async (request, _person, { params }) => {
+export const GET = guardRoute<Context>('GET /api/models/[id]', async (request, _person, { params }) => {
   const { id } = await params;
   const version = request.nextUrl.searchParams.get('version');
-  const model = await readModel(database(), id, version === null ? undefined : Number(version));
+  const wanted = version === null ? undefined : Number(version);
+  const model =
+    wanted === undefined || Number.isSafeInteger(wanted) ? await readModel(database(), id, wanted) : undefined;
   if (!model) return answerRefusal(refuse('unknown-model', { model: id.slice(0, 60) }), 404);
   // A published version never changes; without a number it is whatever is newest.
   const keeps = version === null ? 'no-cache' : 'private, max-age=31536000, immutable';

@@ -10,7 +10,7 @@ interface Context {
 }
 
 /** The packing list of a shipment, as `S-0012.pdf`. */
-export const GET = guardRoute<Context>('viewer', async (_request, _person, { params }) => {
+export const GET = guardRoute<Context>('GET /api/packing-lists/[file]', async (_request, _person, { params }) => {
   const { file } = await params;
   const asked = splitTagFile(file);
   const list = asked?.format === 'pdf' ? await readPackingList(database(), asked.tag) : undefined;

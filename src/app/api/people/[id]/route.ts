@@ -9,7 +9,7 @@ interface Context {
 }
 
 /** Changes what is said of a person. */
-export const PUT = guardRoute<Context>('lead', async (request, { id: by }, { params }) => {
+export const PUT = guardRoute<Context>('PUT /api/people/[id]', async (request, { id: by }, { params }) => {
   const asked = parseDto(ChangePersonDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
   const { expects, ...details } = asked.value;

@@ -11,7 +11,7 @@ interface Context {
 }
 
 /** Adds the rack of these letters, or changes it. */
-export const PUT = guardRoute<Context>('lead', async (request, { id: by }, { params }) => {
+export const PUT = guardRoute<Context>('PUT /api/racks/[code]', async (request, { id: by }, { params }) => {
   const { code } = await params;
   if (!isRackCode(code)) return answerRefusal(refuse('not-found', { code }));
   const asked = parseDto(RackDto, await request.json().catch(() => null));

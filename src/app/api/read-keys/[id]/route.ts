@@ -8,7 +8,7 @@ interface Context {
 }
 
 /** Revokes a key: the program that carries it reads no more. */
-export const DELETE = guardRoute<Context>('lead', async (_, __, { params }) => {
+export const DELETE = guardRoute<Context>('DELETE /api/read-keys/[id]', async (_, __, { params }) => {
   const { id } = await params;
   return (await revokeReadKey(database(), id, new Date()))
     ? Response.json({})

@@ -10,7 +10,7 @@ interface Context {
 }
 
 /** Answers on a practice unit, remembered for the person: `{ answers: [{ item, isRight }] }`. */
-export const POST = guardRoute<Context>('technician', async (request, person, { params }) => {
+export const POST = guardRoute<Context>('POST /api/rehearsals/[model]', async (request, person, { params }) => {
   const { model: modelId } = await params;
   if (!/^[a-z0-9-]{1,60}$/.test(modelId)) return answerRefusal(refuse('not-found', { id: modelId.slice(0, 40) }), 404);
   const parsed = parseDto(AnswersDto, await request.json().catch(() => null));

@@ -10,7 +10,7 @@ interface Context {
 }
 
 /** The run sheet of a unit on paper, with tray map and cautions: `/api/run-sheets/U-0747.pdf`. */
-export const GET = guardRoute<Context>('viewer', async (_request, _person, { params }) => {
+export const GET = guardRoute<Context>('GET /api/run-sheets/[file]', async (_request, _person, { params }) => {
   const { file } = await params;
   const asked = splitTagFile(file);
   const sheet = asked?.format === 'pdf' ? await readRunSheet(database(), asked.tag) : undefined;

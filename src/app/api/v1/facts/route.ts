@@ -18,7 +18,7 @@ export const GET = guardReader(async (request) => {
   return answerRows(
     'facts',
     rows,
-    ['position', 'id', 'type', 'at', 'receivedAt', 'person', 'bench', 'unit', 'part', 'undoes', 'payload'],
+    ['position', 'id', 'type', 'at', 'receivedAt', 'clockOffS', 'person', 'bench', 'unit', 'part', 'undoes', 'payload'],
     { isCsv, next },
   );
 });

@@ -9,7 +9,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.modelPluckyParcel() };
 
 export default async function ModelPage({ params }: { readonly params: Promise<{ id: string }> }) {
-  const person = await guardPage();
+  const person = await guardPage('/models/[id]');
   const { id } = await params;
   const view = await readModelPage(database(), id);
   if (!view) notFound();

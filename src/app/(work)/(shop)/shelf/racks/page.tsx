@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.racksPluckyParcel() };
 
 export default async function RacksPage() {
-  await guardPage('lead');
+  await guardPage('/shelf/racks');
   return <RacksScreen view={await readRacks(database(), new Date())} />;
 }

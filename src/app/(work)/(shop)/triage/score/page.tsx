@@ -7,6 +7,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.proposalRecordPluckyParcel() };
 
 export default async function ScorePage() {
-  await guardPage();
+  await guardPage('/triage/score');
   return <ScoreScreen score={await readScore(database(), new Date())} />;
 }

@@ -10,7 +10,7 @@ interface Context {
 }
 
 /** Publishes a draft as the next version of its model. */
-export const POST = guardRoute<Context>('lead', async (request, person, { params }) => {
+export const POST = guardRoute<Context>('POST /api/drafts/[id]/publish', async (request, person, { params }) => {
   const asked = parseDto(PublishDraftDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked);
   const { expects, note } = asked.value;

@@ -9,7 +9,7 @@ interface Context {
 }
 
 /** Says who really did something that was recorded under another's sign-in. */
-export const PUT = guardRoute<Context>('lead', async (request, { id: by }, { params }) => {
+export const PUT = guardRoute<Context>('PUT /api/facts/[id]/doer', async (request, { id: by }, { params }) => {
   const asked = parseDto(DoerDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
   const outcome = await correctDoer(database(), (await params).id, asked.value.personId, { at: new Date(), by });

@@ -9,7 +9,7 @@ interface Context {
 }
 
 /** The procedure of the newest version as GraphML. */
-export const GET = guardRoute<Context>('viewer', async (_request, _person, { params }) => {
+export const GET = guardRoute<Context>('GET /api/models/[id]/graph', async (_request, _person, { params }) => {
   const { id } = await params;
   const model = await readModel(database(), id);
   if (!model) return answerRefusal(refuse('unknown-model', { model: id.slice(0, 60) }), 404);

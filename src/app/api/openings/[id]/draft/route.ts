@@ -10,7 +10,7 @@ interface Context {
 }
 
 /** Makes a draft of what was logged. */
-export const POST = guardRoute<Context>('lead', async (request, person, { params }) => {
+export const POST = guardRoute<Context>('POST /api/openings/[id]/draft', async (request, person, { params }) => {
   const asked = parseDto(DraftOpeningDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked);
   const outcome = await draftOpening(database(), (await params).id, asked.value.draftId, person.name, new Date());

@@ -11,7 +11,7 @@ interface Context {
 }
 
 /** Logs a step as it happens, or takes one back. */
-export const POST = guardRoute<Context>('technician', async (request, _person, { params }) => {
+export const POST = guardRoute<Context>('POST /api/openings/[id]/steps', async (request, _person, { params }) => {
   const asked = parseDto(StepChangeDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked);
   const change = changeOf(asked.value);

@@ -13,7 +13,7 @@ interface PlanPageProps {
 }
 
 export default async function PlanPage({ params, searchParams }: PlanPageProps) {
-  await guardPage();
+  await guardPage('/models/[id]/plan');
   const [{ id }, { unit: tag }] = await Promise.all([params, searchParams]);
   const view = await readPlanner(database(), id, new Date(), tag);
   if (!view) notFound();

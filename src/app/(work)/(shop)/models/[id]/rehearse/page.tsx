@@ -10,7 +10,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.rehearsalPluckyParcel() };
 
 export default async function RehearsalPage({ params }: { readonly params: Promise<{ id: string }> }) {
-  const person = await guardPage('technician');
+  const person = await guardPage('/models/[id]/rehearse');
   const view = await readRehearsal(database(), (await params).id, person.id);
   if (!view) notFound();
   const { shop } = await readRules(database());

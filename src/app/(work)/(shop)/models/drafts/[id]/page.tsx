@@ -8,7 +8,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.draftPluckyParcel() };
 
 export default async function DraftPage({ params }: { readonly params: Promise<{ id: string }> }) {
-  await guardPage('lead');
+  await guardPage('/models/drafts/[id]');
   const { id } = await params;
   const view = await readDraft(database(), id);
   if (!view) notFound();

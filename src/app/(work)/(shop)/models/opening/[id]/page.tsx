@@ -9,7 +9,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.firstOpeningPluckyParcel() };
 
 export default async function OpeningPage({ params }: { readonly params: Promise<{ id: string }> }) {
-  const person = await guardPage('technician');
+  const person = await guardPage('/models/opening/[id]');
   const { id } = await params;
   const view = await readOpening(database(), id);
   if (!view) notFound();

@@ -1,7 +1,7 @@
 import { answerRefusal, guardRoute } from '@/app/access';
 import { refuse } from '@/core/shared/outcome';
 import { database } from '@/data/connection';
-import { keepPhoto, mostPhotoBytes } from '@/services/photos/keepPhoto';
+import { keepPhoto } from '@/services/photos/keepPhoto';
 import { readPhoto } from '@/services/photos/readPhoto';
 
 interface Context {
@@ -12,7 +12,7 @@ const uuid = /^[0-9a-f-]{36}$/;
 const notHere = (id: string) => answerRefusal(refuse('not-found', { id: id.slice(0, 40) }), 404);
 
 /** A picture never changes, so the browser keeps it. */
-export const GET = guardRoute<Context>('viewer', async (_request, _person, { params }) => {
+export const GET = guardRoute<Context>('GET /api/units/[id]/photos/[photo]', async (_request, _person, { params }) => {
   const { id, photo } = await params;
   const jpeg = uuid.test(id) && uuid.test(photo) ? await readPhoto(database(), id, photo) : undefined;
   if (!jpeg) return notHere(photo);
@@ -22,12 +22,10 @@ export const GET = guardRoute<Context>('viewer', async (_request, _person, { par
 });
 
 /** Keeps a picture under an id that the browser made: sending it twice changes nothing. */
-export const PUT = guardRoute<Context>('technician', async (request, person, { params }) => {
+export const PUT = guardRoute<Context>('PUT /api/units/[id]/photos/[photo]', async (request, person, { params }) => {
   const { id, photo } = await params;
   if (!uuid.test(id) || !uuid.test(photo)) return notHere(photo);
-  if (Number(request.headers.get('content-length') ?? 0) > mostPhotoBytes)
-    return answerRefusal(refuse('file-too-large', { most: '3 MB' }));
-  const jpeg = new Uint8Array(await request.arrayBuffer());
-  const kept = await keepPhoto(database(), { id: photo, unitId: id, jpeg }, person, new Date());
+  const bytes = new Uint8Array(await request.arrayBuffer());
+  const kept = await keepPhoto(database(), { id: photo, unitId: id, bytes }, person, new Date());
   return kept.ok ? Response.json({ kept: photo }) : answerRefusal(kept);
 });

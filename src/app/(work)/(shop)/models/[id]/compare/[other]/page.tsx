@@ -8,7 +8,7 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.compareModelsPluckyParcel() };
 
 export default async function ComparePage({ params }: { readonly params: Promise<{ id: string; other: string }> }) {
-  await guardPage();
+  await guardPage('/models/[id]/compare/[other]');
   const { id, other } = await params;
   const view = await readComparison(database(), id, other);
   if (!view) notFound();

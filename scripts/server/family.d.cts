@@ -1,0 +1,3 @@
+export declare const portTaken: number;
+export declare const tellListening: () => void;
+export declare const endWithParent: (end: () => void) => void;

@@ -1,0 +1,12 @@
+import { guardPage } from '@/app/access';
+import { database } from '@/data/connection';
+import { readStock } from '@/services/shelf/readStock';
+import { StockScreen } from '@/ui/shelf/StockScreen';
+import * as words from '@/words/catalogue/app';
+
+export const metadata = { title: words.stockPluckyParcel() };
+
+export default async function StockPage() {
+  await guardPage('/shelf/stock');
+  return <StockScreen view={await readStock(database(), new Date())} />;
+}

@@ -1,0 +1,90 @@
+import type { Part } from '@/core/entities/entities';
+import { stocked } from '@/core/entities/stages';
+import { accept, refuse } from '@/core/shared/outcome';
+import { define, on, type Nothing } from '../define';
+import { partIn } from '../findPart';
+import { partChange } from '../world';
+
+/** Shelf: put away, kept for somebody, fetched, missed at a count, or gone for good. */
+export const shelfFacts = {
+  /** Into a bin: from the hand, from another bin, or found again. What was reserved stays so. */
+  'part-shelved': define<{ readonly bin: string }>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn('to-shelve', 'shelf', 'reserved', 'lost'), (part, { at, payload: { bin } }) => {
+      if (!part.isDataCleared) return refuse('data-bearing', { tag: part.tag });
+      if (stocked.includes(part.place)) return accept([partChange(part, { ...part, bin })]);
+      return accept([partChange(part, { ...part, place: 'shelf', bin, storedAt: at })]);
+    }),
+  }),
+
+  'part-reserved': define<{ readonly for: string }>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn(...stocked), (part, { payload }) =>
+      accept([partChange(part, { ...part, place: 'reserved', reservedFor: payload.for })]),
+    ),
+  }),
+
+  'part-unreserved': define<Nothing>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn('reserved'), (part) => accept([partChange(part, { ...unreserved(part), place: 'shelf' })])),
+  }),
+
+  /** Fetched from its bin for the unit it was set aside for: it lies at that bench now. */
+  'part-picked': define<Nothing>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn('assigned'), (part) =>
+      part.bin === null ? refuse('part-picked', { tag: part.tag }) : accept([partChange(part, { ...part, bin: null })]),
+    ),
+  }),
+
+  /** It was counted and does not lie where it should. */
+  'part-missed': define<{ readonly because: string }>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn('to-shelve', ...stocked), (part) =>
+      accept([partChange(part, { ...unreserved(part), place: 'lost', bin: null })]),
+    ),
+  }),
+
+  /** A cell on the shelf was charged to where it keeps best, and the voltage it rests at was read. */
+  'cell-topped-up': define<{ readonly restVolt: number }>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn(...stocked), (part, { at, payload: { restVolt } }) =>
+      part.category === 'battery'
+        ? accept([partChange(part, { ...part, cell: { ...part.cell, restVolt }, storedAt: at })])
+        : refuse('no-cell', { tag: part.tag }),
+    ),
+  }),
+
+  'part-scrapped': define<{ readonly because: string }>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn('grade', 'to-shelve', ...stocked, 'lost'), (part) =>
+      accept([partChange(part, { ...unreserved(part), place: 'scrap', bin: null })]),
+    ),
+  }),
+
+  /** Out of the shop for good: to whoever may take it. */
+  'part-handed-over': define<{ readonly to: string }>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn('scrap', 'hazard'), (part) => accept([partChange(part, { ...part, place: 'gone' })])),
+  }),
+};
+
+function unreserved({ reservedFor: _, ...part }: Part): Part {
+  return part;
+}

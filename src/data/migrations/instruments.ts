@@ -1,0 +1,33 @@
+import type { Knex } from 'knex';
+
+/** Keys by which instruments speak to a bench, what somebody waits for there, and what instruments said of late. */
+export const instrumentKeys = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('instrument_keys', (table) => {
+    table.specificType('id', 'char(36) character set ascii collate ascii_bin').primary();
+    table.string('name', 60).notNullable();
+    table.specificType('bench', 'varchar(36) character set utf8mb4 collate utf8mb4_bin').notNullable();
+    table.specificType('digest', 'char(64) character set ascii collate ascii_bin').notNullable().unique();
+    table.specificType('made_by', 'char(36) character set ascii collate ascii_bin').notNullable();
+    table.specificType('made_at', 'datetime(3)').notNullable();
+    table.specificType('revoked_at', 'datetime(3)').nullable();
+    table.index(['bench', 'made_at']);
+  });
+
+export const benchWaits = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('bench_waits', (table) => {
+    table.specificType('bench', 'varchar(36) character set utf8mb4 collate utf8mb4_bin').primary();
+    table.json('waits').notNullable();
+    table.specificType('said_at', 'datetime(3)').notNullable();
+  });
+
+export const instrumentReadings = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('instrument_readings', (table) => {
+    table.bigIncrements('no');
+    table.specificType('id', 'char(36) character set ascii collate ascii_bin').notNullable().unique();
+    table.specificType('bench', 'varchar(36) character set utf8mb4 collate utf8mb4_bin').notNullable();
+    table.json('message').notNullable();
+    table.json('became').notNullable();
+    table.specificType('received_at', 'datetime(3)').notNullable();
+    table.index(['bench', 'no']);
+    table.index(['received_at']);
+  });

@@ -1,0 +1,34 @@
+// Made from words/en/count.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { list, number } from '@/words/format';
+
+export const lead = () => l`Scan the label of a bin, then of every part in it. Nothing changes until you put it right.`;
+export const undo = () => l`Undo`;
+export const scanABin = () => l`Scan the first bin`;
+export const counting = (d: { bin: Text; seen: number; booked: number }) => l`Bin ${d.bin}: ${number(d.seen)} seen of ${number(d.booked)}`;
+export const answer = (d: { differences: number; right: number }) => l`${plural(d.differences, 0, { "0": l`All is as it should be: ${number(d.right)} parts`, "one": l`One difference, ${number(d.right)} right`, "other": l`${number(d.differences)} differences, ${number(d.right)} right` })}`;
+export const typeACode = () => l`Type a code`;
+export const compare = (d: { bins: number }) => l`${plural(d.bins, 0, { "0": l`Compare`, "one": l`Compare one bin`, "other": l`Compare ${number(d.bins)} bins` })}`;
+export const fromAFile = () => l`From a file`;
+export const startAgain = () => l`Start again`;
+export const binFirst = () => l`Open a bin first: scan its label, or press its box in the rack.`;
+export const notACode = (d: { code: Text }) => l`“${d.code}” is no part and no bin. Nothing was changed.`;
+export const fileTooLarge = () => l`Not read: a list has at most 2 MB. Nothing was changed.`;
+export const noBinInFile = () => l`Not read: no line of the file names a bin. A line holds a bin or a tag, or both with a comma between them.`;
+export const linesNotRead = (d: { count: number; lines: readonly string[] }) => l`${plural(d.count, 0, { "one": l`One line was`, "other": l`${number(d.count)} lines were` })} not read (${list(d.lines)}); all others were.`;
+export const countedNotThere = (d: { bin: Text }) => l`counted: not in ${d.bin}`;
+export const putRight = (d: { differences: number }) => l`${plural(d.differences, 0, { "one": l`Put it right`, "other": l`Put all ${number(d.differences)} right` })}`;
+export const missing = () => l`Missing`;
+export const missingSays = () => l`Booked there and not seen. Put right, they count as not found until somebody scans them.`;
+export const elsewhere = () => l`Lies elsewhere than booked`;
+export const elsewhereSays = () => l`Put right, they are booked where they were seen.`;
+export const fromTo = (d: { from: Text; to: Text }) => l`${d.from} → ${d.to}`;
+export const belongsElsewhere = (d: { place: string; bin: Text }) => l`${select(d.place, { "assigned": l`set aside for a unit`, "fitted": l`built in`, "grade": l`waits for a grade`, "other": l`not in stock` })}, seen in ${d.bin}`;
+export const twice = () => l`Seen in two bins`;
+export const twiceSays = () => l`One label is there twice, or a part was moved while you counted. Look again.`;
+export const unknown = () => l`Unknown tags`;
+export const unknownSays = () => l`No part has them. Look at the labels again.`;
+export const inBin = (d: { bin: Text }) => l`Bin ${d.bin}`;
+export const seenCount = (d: { seen: number }) => l`${number(d.seen)} seen`;
+export const notSeen = (d: { tag: Text }) => l`${d.tag}: not seen after all`;
+export const howTo = () => l`A box of the rack opens that bin too. A file has a code a line, as a scanner with a memory gives it: a bin, then what lies in it; or tag and bin with a comma.`;

@@ -1,0 +1,35 @@
+// Made from words/en/instruments.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { number } from '@/words/format';
+
+export const analyser = () => l`battery analyser`;
+export const calliper = () => l`calliper`;
+export const flatnessGauge = () => l`flatness gauge`;
+export const surfaceProbe = () => l`surface probe`;
+export const torqueDriver = () => l`torque driver`;
+export const soundLevel = () => l`sound level meter`;
+export const leakTester = () => l`leak tester`;
+export const scale = () => l`scale`;
+export const scanner = () => l`scanner`;
+export const reads = (d: { instrument: Text; value: Text }) => l`${d.instrument}: ${d.value}`;
+export const streams = (d: { instrument: Text; count: number }) => l`${d.instrument}: ${plural(d.count, 0, { "one": l`one sample`, "other": l`${number(d.count)} samples` })} of a discharge`;
+export const codeOfNothing = (d: { code: Text }) => l`“${d.code}” was scanned: it is no tag and no bin.`;
+export const lead = () => l`An instrument with a key of this bench writes what it reads into the field that waits for it. What cannot be is refused with the reason, and shown here.`;
+export const answer = (d: { keys: number; heard: number }) => l`${plural(d.keys, 0, { "0": l`No instrument speaks to this bench`, "one": l`One instrument may speak to this bench`, "other": l`${number(d.keys)} instruments may speak to this bench` })}${plural(d.heard, 0, { "0": l``, "other": l`; the last it said is below` })}`;
+export const grade = () => l`Grade`;
+export const letIn = () => l`Let one in`;
+export const nameOfIt = () => l`Name of the instrument`;
+export const nameFor = () => l`calliper on the left, analyser 2 …`;
+export const makeKey = () => l`Make its key`;
+export const keyOnce = (d: { name: Text }) => l`The key of “${d.name}”, shown this once:`;
+export const howToSend = () => l`Give it to the program that speaks for the instrument. A stand-in that measures nothing is started on this machine with:`;
+export const madeBy = (d: { madeBy: Text; day: Text }) => l`by ${d.madeBy}, ${d.day}`;
+export const remove = () => l`Remove`;
+export const removeNamed = (d: { name: Text }) => l`Remove ${d.name}`;
+export const lastHeard = () => l`What was said last`;
+export const live = () => l`as it comes`;
+export const nothingHeard = () => l`Nothing was said at this bench today.`;
+export const simulated = () => l`simulated`;
+export const scanned = (d: { code: Text }) => l`scanner: ${d.code}`;
+export const ofStep = (d: { wish: string }) => l`${select(d.wish, { "torque": l`a screw`, "other": l`a surface` })}`;
+export const landed = (d: { instrument: Text; value: Text; of: Text; hasPart: 'yes' | 'no'; part: Text }) => l`${d.instrument}: ${d.value}, ${d.of}${select(d.hasPart, { "yes": l` of ${d.part}`, "other": l`` })}`;

@@ -1,0 +1,35 @@
+// Made from words/en/stock.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { day, number } from '@/words/format';
+
+export const answer = (d: { short: number; builds: number; scarce: number }) => l`${plural(d.short, 0, { "0": l`${plural(d.builds, 0, { "0": l`No build waits for parts`, "one": l`The shelf has what the one build wants`, "other": l`The shelf has what ${number(d.builds)} builds want` })}`, "one": l`One kind is short for ${plural(d.builds, 0, { "one": l`one build`, "other": l`${number(d.builds)} builds` })}`, "other": l`${number(d.short)} kinds are short for ${plural(d.builds, 0, { "one": l`one build`, "other": l`${number(d.builds)} builds` })}` })}${plural(d.scarce, 0, { "0": l``, "one": l`; one kind runs out soon`, "other": l`; ${number(d.scarce)} kinds run out soon` })}`;
+export const lead = (d: { surplus: number; value: Text; due: number }) => l`${plural(d.surplus, 0, { "0": l`No kind lies here in numbers that nobody needs.`, "one": l`Of one kind more lies here than half a year needs: ${d.value}.`, "other": l`Of ${number(d.surplus)} kinds more lies here than half a year needs: ${d.value}.` })}${plural(d.due, 0, { "0": l``, "one": l` One cell is due.`, "other": l` ${number(d.due)} cells are due.` })}`;
+export const nothingYet = () => l`Nothing lies on the shelf and no build waits: stock and demand appear here.`;
+export const byClass = () => l`By what fits together`;
+export const watched = (d: { days: Text }) => l`use of the last ${d.days} days`;
+export const noModel = () => l`no model of ours`;
+export const freeAgainst = (d: { free: Text; wanted: Text }) => l`${d.free} free, ${d.wanted} wanted`;
+export const freeOf = (d: { free: number; wanted: number }) => l`${number(d.free)} free, ${number(d.wanted)} wanted`;
+export const standing = (d: { standing: string; missing: number; hasLeft: 'yes' | 'no'; weeks: Text; surplus: number }) => l`${select(d.standing, { "short": l`${plural(d.missing, 0, { "one": l`one is missing`, "other": l`${number(d.missing)} are missing` })}`, "scarce": l`${select(d.hasLeft, { "yes": l`lasts ${d.weeks} weeks`, "other": l`none to spare` })}`, "surplus": l`${number(d.surplus)} too many`, "other": l`enough` })}`;
+export const freeOnShelf = () => l`Free on the shelf`;
+export const ofThem = () => l`Of them`;
+export const none = () => l`none`;
+export const ofGrade = (d: { count: number; grade: Text }) => l`${number(d.count)} of grade ${d.grade}`;
+export const reserved = () => l`Reserved`;
+export const openSlots = () => l`Open slots of builds`;
+export const left = () => l`Left`;
+export const leftSays = (d: { free: number; wanted: number; left: number }) => l`${number(d.free)} − ${number(d.wanted)} = ${number(d.left)}`;
+export const usedLately = () => l`Used`;
+export const usedSays = (d: { used: number; days: Text; week: Text }) => l`${number(d.used)} in ${d.days} days: ${d.week} a week`;
+export const lasts = () => l`Lasts`;
+export const nobodyUsed = () => l`nobody used one`;
+export const lastsSays = (d: { weeks: Text }) => l`${d.weeks} weeks`;
+export const surplus = () => l`Too many`;
+export const surplusSays = (d: { surplus: number; weeks: Text; value: Text }) => l`${number(d.surplus)} beyond ${d.weeks} weeks of use: ${d.value} at grade B`;
+export const old = () => l`Old`;
+export const oldSays = (d: { count: number; day: string }) => l`${number(d.count)} lie here for over half a year, since ${day(d.day)}`;
+export const showOnShelf = () => l`Show them on the shelf`;
+export const cellsDue = (d: { due: number }) => l`${plural(d.due, 0, { "one": l`One cell is due`, "other": l`${number(d.due)} cells are due` })}`;
+export const cellsDueNote = () => l`top up to where it keeps best, or scrap`;
+export const dueSince = (d: { keeping: string; day: string; volt: Text }) => l`${select(d.keeping, { "unknown": l`due since ${day(d.day)}`, "other": l`${d.volt} V a cell, due since ${day(d.day)}` })}`;
+export const topUp = () => l`Topped up`;

@@ -1,0 +1,35 @@
+// Made from words/en/supplies.json by `npm run words`. Change it there.
+import { l, plural, select, type Text } from '@/words/runtime';
+import { day, number } from '@/words/format';
+
+export const screw = (d: { drive: Text; diameter: Text; length: Text }) => l`screw ${d.drive}, ${d.diameter} × ${d.length} mm`;
+export const answer = (d: { order: number; uncounted: number }) => l`${plural(d.order, 0, { "0": l`Nothing is to be ordered`, "one": l`One is to be ordered`, "other": l`${number(d.order)} are to be ordered` })}${plural(d.uncounted, 0, { "0": l``, "one": l`; one is to be counted`, "other": l`; ${number(d.uncounted)} are to be counted` })}`;
+export const lead = (d: { days: Text }) => l`What sheets use up, as they used it in the last ${d.days} days: adhesives and frames with every step that closes, spare screws with every one that was missing or spoilt.`;
+export const noneUsed = () => l`No sheet of the models uses anything up.`;
+export const perWeek = (d: { week: Text }) => l`${d.week} a week`;
+export const unknown = () => l`?`;
+export const standing = (d: { standing: string; line: Text }) => l`${select(d.standing, { "order": l`order now: line ${d.line}`, "count": l`to be counted`, "unused": l`not used lately`, "other": l`enough: line ${d.line}` })}`;
+export const count = () => l`Counted`;
+export const someCame = () => l`Some came`;
+export const leadDays = () => l`Days to come`;
+export const shouldBe = () => l`There should be`;
+export const countFirst = () => l`nobody counted yet`;
+export const shouldBeSays = (d: { counted: number; received: number; used: number; left: number }) => l`${number(d.counted)} counted + ${number(d.received)} came − ${number(d.used)} used = ${number(d.left)}`;
+export const usedBySheets = () => l`Used by sheets`;
+export const usedSays = (d: { used: number; days: Text; week: Text }) => l`${number(d.used)} in ${d.days} days: ${d.week} a week`;
+export const takesToCome = () => l`Takes to come`;
+export const daysSays = (d: { days: number }) => l`${plural(d.days, 0, { "one": l`${number(d.days)} day`, "other": l`${number(d.days)} days` })}`;
+export const meanwhile = () => l`Used meanwhile`;
+export const meanwhileSays = (d: { expected: Text }) => l`${d.expected} expected`;
+export const orderAt = () => l`Order at`;
+export const noLine = () => l`no use, no line`;
+export const orderAtSays = (d: { line: number }) => l`${number(d.line)} left: with 95 in 100 that lasts until more come`;
+export const countedOn = () => l`Counted`;
+export const countedDay = (d: { day: string }) => l`${day(d.day)}`;
+export const sayTitle = (d: { says: string; name: Text }) => l`${select(d.says, { "counted": l`How many are there: ${d.name}`, "received": l`How many came: ${d.name}`, "other": l`Days from order to coming: ${d.name}` })}`;
+export const figureOf = (d: { says: string }) => l`${select(d.says, { "lead": l`Days`, "other": l`Pieces` })}`;
+export const differs = (d: { isMore: 'yes' | 'no'; by: number }) => l`${select(d.isMore, { "yes": l`${plural(d.by, 0, { "one": l`One more`, "other": l`${number(d.by)} more` })}`, "other": l`${plural(d.by, 0, { "one": l`One less`, "other": l`${number(d.by)} less` })}` })} than there should be.`;
+export const why = () => l`Why`;
+export const whyFor = () => l`spilled, miscounted, found …`;
+export const save = () => l`Save`;
+export const counted = () => l`counted`;
