@@ -38,7 +38,7 @@ test('on a phone the camera reads a label and opens its unit; the camera is let 
   expect(await text(page)).toContain(tag);
   expect(await page.$('dialog video')).toBeNull();
   expect(troubles).toEqual([]);
-}, 60_000);
+});
 
 test('a serial is taken at the Dock as if a scanner had typed it; elsewhere it is said that nothing takes it', async () => {
   const bench = await looking('ZX-CAMERA-4711', 'qrcode');
@@ -56,7 +56,7 @@ test('a serial is taken at the Dock as if a scanner had typed it; elsewhere it i
   await says(page, 'ZX-CAMERA-4711');
   await press(page, 'u');
   await settled(page);
-}, 90_000);
+});
 
 test('without a camera the reason is said, and nothing else stops', async () => {
   const bench = await Bench.open();
@@ -69,4 +69,4 @@ test('without a camera the reason is said, and nothing else stops', async () => 
   await page.waitForFunction(() => document.querySelector('dialog') === null);
   await press(page, '2');
   expect(await text(page)).toContain('Gullwharf');
-}, 40_000);
+});

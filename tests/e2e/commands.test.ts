@@ -56,7 +56,7 @@ test.each([
 test('archive of a shop of which nothing is over says so', async () => {
   const { stdout, code } = await plucky('archive', '2026-01-01');
   expect([code, stdout]).toEqual([0, expect.stringContaining('Nothing to move')]);
-}, 60_000);
+});
 
 test('reset asks first: without a yes nothing is deleted', async () => {
   await plucky('reset', '--yes');
@@ -64,7 +64,7 @@ test('reset asks first: without a yes nothing is deleted', async () => {
   const { stdout } = await plucky('reset');
   expect(stdout).toContain('Nothing was deleted');
   expect(await people()).toEqual(['First lead', 'Oskar V.']);
-}, 60_000);
+});
 
 test('a backup brings back what was there; a bad file changes nothing; a restore can be taken back', async () => {
   const file = join(folder, 'shop.zip');
@@ -107,7 +107,7 @@ test('a backup brings back what was there; a bad file changes nothing; a restore
   expect(await people()).toEqual(['First lead']);
   await plucky('restore', file, '--yes');
   expect(existsSync(`${file}.part`)).toBe(false);
-}, 180_000);
+});
 
 test('backups go to a folder that was chosen, so many stay, and what else lies there is left alone', async () => {
   const chosen = join(folder, 'other disk');
@@ -125,7 +125,7 @@ test('backups go to a folder that was chosen, so many stay, and what else lies t
       stderr: expect.stringContaining('is no number of backups') as string,
     });
   rmSync(join(testHome().root, 'backups.json'));
-}, 60_000);
+});
 
 test('a served shop is backed up by itself when its newest backup is a day old, and not before', async () => {
   const chosen = join(folder, 'daily');
@@ -141,7 +141,7 @@ test('a served shop is backed up by itself when its newest backup is a day old, 
   expect(there()).toHaveLength(2);
   expect(await plucky('verify', join(chosen, there().sort()[1] ?? ''))).toMatchObject({ code: 0 });
   rmSync(join(testHome().root, 'backups.json'));
-}, 60_000);
+});
 
 test('a person is added once, with a role there is', async () => {
   expect(await plucky('person', 'Oskar V.')).toMatchObject({
@@ -152,7 +152,7 @@ test('a person is added once, with a role there is', async () => {
     code: 1,
     stderr: expect.stringContaining('One of: viewer, technician, lead.') as string,
   });
-}, 60_000);
+});
 
 test('a file for whoever helps holds logs and sizes, and nothing of what people are called or typed', async () => {
   const file = join(folder, 'support.zip');
@@ -177,7 +177,7 @@ test('a file for whoever helps holds logs and sizes, and nothing of what people 
     code: 1,
     stderr: expect.stringContaining('is there already') as string,
   });
-}, 60_000);
+});
 
 test('an audit asks the registry, and says when that cannot be asked', async () => {
   const answers: Record<string, readonly [number, string]> = {
@@ -225,4 +225,4 @@ test('an audit asks the registry, and says when that cannot be asked', async () 
   writeFileSync(list, '{');
   expect(await asked({}, list)).toMatchObject({ code: 1, stderr: expect.stringContaining('OSV') as string });
   registry.close();
-}, 120_000);
+});

@@ -98,7 +98,7 @@ test('the server goes in the middle of a teardown: the sheet goes on over a relo
   expect(await page.$$('li[data-fact=step-done]')).toHaveLength(6);
   expect(told).toContain('Written with the cable out.');
   expect(told).not.toContain('Rejected');
-}, 90_000);
+});
 
 test('the server goes while the screen is being refreshed: the screen stays, half a note and all', async () => {
   const page = await bench.signIn('Imke R.');
@@ -127,7 +127,7 @@ test('the server goes while the screen is being refreshed: the screen stays, hal
   await waiting(page, 0);
   await go(page, bench.url, `/t/${tag}`);
   expect(await text(page)).toContain('Half a note.');
-}, 60_000);
+});
 
 test('what somebody else did and was seen here is still seen after a reload without the server', async () => {
   const page = await bench.signIn('Imke R.');
@@ -142,7 +142,7 @@ test('what somebody else did and was seen here is still seen after a reload with
   way.cut();
   await page.reload();
   await standsAt(page, 2);
-}, 60_000);
+});
 
 test('a page that was not open before says that the server is gone, and what was kept', async () => {
   const page = await bench.signIn('Oskar V.');

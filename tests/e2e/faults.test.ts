@@ -23,7 +23,7 @@ test('the server goes away: facts outlive even a closed page', async () => {
   await page.goto(`${bench.url}/dock`, { waitUntil: 'load' });
   await page.waitForFunction(() => document.querySelector('[data-waiting="0"]') !== null, { timeout: 15_000 });
   await settled(page);
-}, 60_000);
+});
 
 test('signed out meanwhile: said, kept, and sent after signing in again', async () => {
   const page = await bench.signIn('Petra L.');
@@ -34,7 +34,7 @@ test('signed out meanwhile: said, kept, and sent after signing in again', async 
   await says(page, /1 fact to send.*You are signed out/, 10_000);
   await page.setCookie(...cookies);
   await page.waitForFunction(() => document.querySelector('[data-waiting="0"]') !== null, { timeout: 15_000 });
-}, 60_000);
+});
 
 describe('a manifest that is not right', () => {
   let page: Page;
@@ -68,18 +68,14 @@ describe('a manifest that is not right', () => {
       `maker,model,serial\n${Array.from({ length: 10_000 }, (_, at) => `Oddkin,Lantern 5,M${at}`).join('\n')}`,
       /10,000 good rows, no problem/,
     ],
-  ])(
-    '%s',
-    async (name, content, words) => {
-      await go(page, bench.url, '/dock');
-      await press(page, 'i');
-      const input = (await page.waitForSelector('dialog input[type=file]')) as ElementHandle<HTMLInputElement>;
-      await input.uploadFile(file(name, content));
-      await says(page, words, 15_000);
-      await press(page, 'Escape');
-    },
-    60_000,
-  );
+  ])('%s', async (name, content, words) => {
+    await go(page, bench.url, '/dock');
+    await press(page, 'i');
+    const input = (await page.waitForSelector('dialog input[type=file]')) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(file(name, content));
+    await says(page, words, 15_000);
+    await press(page, 'Escape');
+  });
 });
 
 describe('requests that no page of ours would make', () => {
@@ -122,7 +118,7 @@ describe('requests that no page of ours would make', () => {
     expect(wrong.status).toBe(200);
     expect(wrong.text.match(/"bad-input"/g)).toHaveLength(5);
     expect(await post(page, '/api/models/import', '{}')).toMatchObject({ status: 403 });
-  }, 60_000);
+  });
 
   test('a viewer reads and does not write; nobody reads without signing in', async () => {
     const page = await bench.signIn('Tova B.');
@@ -138,7 +134,7 @@ describe('requests that no page of ours would make', () => {
       body: '{}',
     });
     expect(foreign.status).toBe(403);
-  }, 60_000);
+  });
 
   test('wrong PINs slow this place down, then lock it, and the screen says for how long', async () => {
     const page = await (await bench.browser.createBrowserContext()).newPage();
@@ -166,5 +162,5 @@ describe('requests that no page of ours would make', () => {
       await pause(seconds * 1000 + 300);
       await type(words);
     }
-  }, 60_000);
+  });
 });

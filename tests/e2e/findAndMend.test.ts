@@ -9,7 +9,7 @@ afterEach(() => bench.leave());
 afterAll(() => bench.close());
 
 const at = (page: Page, path: string) =>
-  page.waitForFunction((wanted) => location.pathname + location.search === wanted, { timeout: 8000 }, path);
+  page.waitForFunction((wanted) => location.pathname + location.search === wanted, { timeout: 25_000 }, path);
 /** The first tag that some text of the page shows. */
 const firstTag = async (page: Page, letter: 'U' | 'P', place = 'main') =>
   page.$eval(place, ({ textContent }, kind) => new RegExp(`${kind}-\\d+`).exec(textContent ?? '')?.[0] ?? '', letter);
@@ -139,7 +139,7 @@ test('a parcel’s papers are corrected; one of which nothing was tagged is dele
     await settled(page);
     await press(page, 'm');
     await (await page.waitForSelector('xpath/.//dialog//button[contains(., "Delete this parcel")]'))?.click();
-    await page.waitForFunction(() => !document.body.innerText.includes('Mistyped lot'), { timeout: 8000 });
+    await page.waitForFunction(() => !document.body.innerText.includes('Mistyped lot'), { timeout: 25_000 });
     await settled(page);
   }
   // What cannot be read is marked in its field, a name that is taken is told at once; what was typed stays.
@@ -189,7 +189,7 @@ test('a decision made by mistake is opened again at Triage, with the unit in han
   await page.waitForSelector('dialog input');
   await page.keyboard.type('Wrong box');
   await press(page, 'Enter');
-  await page.waitForFunction((wanted) => location.search === `?unit=${wanted}`, { timeout: 8000 }, tag);
+  await page.waitForFunction((wanted) => location.search === `?unit=${wanted}`, { timeout: 25_000 }, tag);
   // It comes to hand as soon as the server has it there.
   await page.waitForFunction(
     (wanted) => document.querySelector('nav [aria-pressed="true"]')?.textContent?.includes(wanted),

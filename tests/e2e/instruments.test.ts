@@ -15,7 +15,7 @@ const children: ChildProcess[] = [];
 let close: () => Promise<void>;
 beforeAll(async () => {
   ({ bench, close } = await openOwnDemo('plucky_instruments_test'));
-}, 180_000);
+});
 afterEach(async () => {
   for (const child of children.splice(0)) {
     child.kill('SIGTERM');
@@ -121,7 +121,7 @@ test('a sender that knows the document alone: readings land in their fields; wha
   await go(page, bench.url, '/instruments');
   await says(page, 'reading is');
   await page.click(`button[aria-label="Remove ${name}"]`);
-  await page.waitForFunction((gone) => !document.body.innerText.includes(gone), { timeout: 8000 }, name);
+  await page.waitForFunction((gone) => !document.body.innerText.includes(gone), { timeout: 25_000 }, name);
   expect((await send(key, { instrument: 'scanner', code: 'x' })).status).toBe(401);
   expect(troubles).toEqual([]);
 });

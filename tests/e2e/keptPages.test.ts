@@ -83,7 +83,7 @@ test('every screen after every other, kept pages on: nothing is in trouble, noth
       expect([path, await text(page)]).not.toEqual([path, expect.stringMatching(/cannot be shown|does not answer/)]);
     }
   expect(troubles).toEqual([]);
-}, 120_000);
+});
 
 test('what an older version kept is thrown away: no old script is served to a new page', async () => {
   const page = await bench.signIn('Sunniva T.');

@@ -121,4 +121,4 @@ test('a newcomer takes one unit of the demo parcel from triage to sent with the 
     expect(await text(page)).toContain(words);
   }
   expect(troubles).toEqual([]);
-}, 120_000);
+});

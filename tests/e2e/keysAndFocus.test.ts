@@ -88,7 +88,7 @@ test('no letter, no digit and not the pedal decides about a unit that nobody has
   await press(page, 'space');
   await page.waitForSelector('dialog[open]');
   await says(page, 'Which model');
-}, 60_000);
+});
 
 test('the main action is in view, however much is said above it', async () => {
   const page = await bench.signIn('Sunniva T.');
@@ -131,7 +131,7 @@ test('to somebody who only looks nothing is shown that records: whatever is pres
   }
   // Who has a unit in hand at triage is no fact; it is not asked of somebody who only looks either.
   expect(sent.filter((request) => request !== 'POST /api/live')).toEqual([]);
-}, 120_000);
+});
 
 test('a key that is pressed before what it does is there is kept, and pressed then', async () => {
   const early = await (await bench.browser.createBrowserContext()).newPage();

@@ -76,7 +76,7 @@ test('thirty lines by keys: checked while typing, mended at one key, published, 
   await page.waitForFunction(() => location.pathname === '/models/fennick-plover');
   await says(page, '30 steps');
   expect(troubles).toEqual([]);
-}, 120_000);
+});
 
 test('a line with what cannot be read is not lost, and a browser closed in mid-edit has it all', async () => {
   const page = await bench.signIn('Sunniva T.');

@@ -34,7 +34,7 @@ test('the database goes away for a while: the bench goes on, says so, and everyt
   expect(await stepsDone()).toBe(after);
   await press(page, 'Escape');
   await page.waitForFunction(() => location.pathname === '/teardown');
-}, 90_000);
+});
 
 /** A unit that somebody is at, with enough steps left that the test does not end its sheet. */
 async function unitUnderWay(page: Page): Promise<string> {

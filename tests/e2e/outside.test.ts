@@ -60,7 +60,7 @@ beforeAll(async () => {
   ] as const)
     known.push(...((await scratch.db(table).limit(4).pluck(column)) as string[]));
   application = await startApplication(testHome(), scratch.name, { workers: 1 });
-}, 120_000);
+});
 afterAll(async () => {
   await endChild(application.child, 10_000);
   await scratch.drop();
@@ -252,7 +252,7 @@ describe('who may what, on a running server', () => {
       }
     }
     expect(wrong).toEqual([]);
-  }, 120_000);
+  });
 
   test('every page sends who is nobody to the sign-in, and who may less to Today', async () => {
     const wrong: string[] = [];
@@ -265,7 +265,7 @@ describe('who may what, on a running server', () => {
       }
     }
     expect(wrong).toEqual([]);
-  }, 120_000);
+  });
 });
 
 test('each name in each address may be anything: the answer is less than 500', async () => {
@@ -286,7 +286,7 @@ test('each name in each address may be anything: the answer is less than 500', a
     }),
   );
   expect(bad).toEqual([]);
-}, 300_000);
+});
 
 test('whatever comes in, the answer is less than 500', async () => {
   expect(routes.length).toBeGreaterThan(80);

@@ -21,7 +21,7 @@ beforeAll(async () => {
   pin = /PIN (\d{6})/.exec(reset.stdout)?.[1] ?? '';
   application = await startApplication(testHome(), await databaseOf(testHome(), 'own'));
   bench = await Bench.open(application.url);
-}, 60_000);
+});
 afterAll(async () => {
   await bench.close();
   await endChild(application.child);
@@ -127,7 +127,7 @@ describe('the first hour of an own shop, with the screens alone', () => {
     expect(await doneSteps(page)).toEqual(['name-shop', 'add-people', 'take-models']);
     await says(page, 'Kestrel Yard');
     expect(troubles).toEqual([]);
-  }, 120_000);
+  });
 
   test('a parcel through the shipped manifest to yields that a third party can check by hand', async () => {
     const page = await bench.signIn('Aune B.', pins.get('Aune B.'));
@@ -230,7 +230,7 @@ describe('the first hour of an own shop, with the screens alone', () => {
     // Shelf: the board of the one that was never wiped is refused.
     await go(page, bench.url, '/shelf');
     await says(page, 'not for the shelf');
-  }, 240_000);
+  });
 
   test('a full shelf asks for a rack and never for scrap; a person may name another bin', async () => {
     const lead = await bench.signIn('First lead', pin);
@@ -291,7 +291,7 @@ describe('the first hour of an own shop, with the screens alone', () => {
     await says(lead, /1 part lies in E02, which rack E would no longer have/);
     for (const rack of ['A', 'B', 'C', 'D']) await use(rack, 'Use again: rack *', 'Take out of use: rack *');
     expect(troubles.filter((trouble) => !trouble.includes('422'))).toEqual([]);
-  }, 120_000);
+  });
 
   test('a unit is rebuilt with parts of the first two, proven and sent; then nothing is left of the first hour', async () => {
     const page = await bench.signIn('Aune B.', pins.get('Aune B.'));
@@ -345,7 +345,7 @@ describe('the first hour of an own shop, with the screens alone', () => {
     await go(page, bench.url, '/');
     expect(await text(page)).not.toContain('first hour');
     await says(page, /Send 1 unit/);
-  }, 120_000);
+  });
 
   test('who has left is out at once, and a new PIN opens what the old one does no more', async () => {
     const lead = await bench.signIn('First lead', pin);

@@ -39,7 +39,7 @@ test('a price: what it would change is said, it is saved, Triage reckons with it
   // The last line is the first that was set; pressed, it is a change like any other.
   await page.$$eval('button[aria-label^="Set again: Lantern 5"]', (buttons) => buttons.at(-1)?.click());
   await says(page, /Lantern 5: A €999\.00 · B €999\.00/);
-}, 60_000);
+});
 
 test('what cannot be read stays in its field; a worse grade that is dearer is said where it stands, and not saved', async () => {
   const page = await bench.signIn('Sunniva T.');

@@ -27,7 +27,7 @@ beforeAll(async () => {
   delete process.env.PLUCKY_WORDS;
   bench = await Bench.open(application.url);
   page = await bench.signIn('Sunniva T.');
-}, 120_000);
+});
 afterAll(async () => {
   await bench.close();
   await endChild(application.child);
@@ -43,36 +43,28 @@ test('the application does speak it: otherwise nothing below could fail', async 
   expect((await found()).plain).toEqual(['these words stand in no catalogue']);
 });
 
-test.each(screens)(
-  '%s: all of its words are in the catalogue, and longer ones fit',
-  async (path) => {
-    await go(page, bench.url, path);
-    await settled(page);
-    expect(await found()).toEqual(nothing);
-  },
-  60_000,
-);
+test.each(screens)('%s: all of its words are in the catalogue, and longer ones fit', async (path) => {
+  await go(page, bench.url, path);
+  await settled(page);
+  expect(await found()).toEqual(nothing);
+});
 
 test.each([
   ['the bench, and what its keys ask', 'o'],
   ['a break in a part', 'b'],
   ['something found', 'g'],
   ['trouble with a screw', 's'],
-])(
-  'at the bench, %s',
-  async (_, key) => {
-    await go(page, bench.url, '/teardown');
-    const path = await page.$eval('main li a', (link) => new URL((link as HTMLAnchorElement).href).pathname);
-    const tag = path.split('/').at(-1);
-    await go(page, bench.url, `/bench/${tag}`);
-    await settled(page);
-    expect(await found()).toEqual(nothing);
-    await press(page, key);
-    await page.waitForSelector('dialog');
-    expect(await found()).toEqual(nothing);
-  },
-  60_000,
-);
+])('at the bench, %s', async (_, key) => {
+  await go(page, bench.url, '/teardown');
+  const path = await page.$eval('main li a', (link) => new URL((link as HTMLAnchorElement).href).pathname);
+  const tag = path.split('/').at(-1);
+  await go(page, bench.url, `/bench/${tag}`);
+  await settled(page);
+  expect(await found()).toEqual(nothing);
+  await press(page, key);
+  await page.waitForSelector('dialog');
+  expect(await found()).toEqual(nothing);
+});
 
 test('the list of keys, and a tag that this shop never gave out', async () => {
   await go(page, bench.url, '/triage');

@@ -70,7 +70,7 @@ test('no screen has a serious accessibility finding in either light, a console e
   }
   expect(findings).toEqual([]);
   expect(troubles).toEqual([]);
-}, 240_000);
+});
 
 test('the light is switched by its key, and stays so', async () => {
   const page = await bench.signIn('Sunniva T.');
@@ -89,7 +89,7 @@ test('the light is switched by its key, and stays so', async () => {
   // What the other test does by hand is what the switch does.
   await light(page, 'dark');
   expect(await ground()).toBe(dark);
-}, 60_000);
+});
 
 test('the policy is strict: a script without the nonce does not run, nor one written into the page', async () => {
   const page = await bench.signIn('Imke R.');
@@ -105,7 +105,7 @@ test('the policy is strict: a script without the nonce does not run, nor one wri
   });
   await new Promise((done) => setTimeout(done, 300));
   expect(await page.evaluate(() => 'broken' in window)).toBe(false);
-}, 60_000);
+});
 
 test('“?” shows the keys of the screen, as they are bound', async () => {
   const page = await bench.signIn('Imke R.');
@@ -115,4 +115,4 @@ test('“?” shows the keys of the screen, as they are bound', async () => {
   for (const words of ['Keys on this screen', 'Build', 'Donor', 'Undo', 'Find or scan']) expect(text).toContain(words);
   await press(page, 'Escape');
   await page.waitForFunction(() => document.querySelector('dialog') === null);
-}, 60_000);
+});

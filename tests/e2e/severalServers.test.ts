@@ -24,7 +24,7 @@ beforeAll(async () => {
     cookies.set(person.id, `plucky-session=${token}`);
   }
   application = await startApplication(testHome(), scratch.name, { workers: processes });
-}, 60_000);
+});
 afterAll(async () => {
   await endChild(application.child, 10_000);
   await scratch.drop();
@@ -131,7 +131,7 @@ test('a process that dies among several: nothing that was said is lost or double
   }
   expect(now).toHaveLength(processes);
   expect(now).not.toContain(killed);
-}, 60_000);
+});
 
 test('whichever process a screen listens to, it hears what was said to another', async () => {
   const lines = Array.from({ length: 2 * processes }, () => line(oskar));
@@ -155,7 +155,7 @@ test('whichever process a screen listens to, it hears what was said to another',
   expect(await Promise.all(heard)).toEqual(lines.map(() => true));
   away.abort();
   for (const own of [...lines, over]) own.close();
-}, 30_000);
+});
 
 test('what one has in hand by one process nobody else gets by another', async () => {
   const own = line(imke);
@@ -168,7 +168,7 @@ test('what one has in hand by one process nobody else gets by another', async ()
   const same = Array.from({ length: processes }, () => line(imke));
   expect(await Promise.all(same.map(ask))).toEqual(same.map(() => true));
   for (const over of [own, ...others, ...same]) over.close();
-}, 30_000);
+});
 
 describe('the door that facts come in by', () => {
   test.each([

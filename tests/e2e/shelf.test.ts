@@ -6,7 +6,7 @@ let bench: Bench;
 let close: () => Promise<void>;
 beforeAll(async () => {
   ({ bench, close } = await openOwnDemo('plucky_shelf_test'));
-}, 180_000);
+});
 afterEach(() => bench.leave());
 afterAll(() => close());
 
@@ -177,7 +177,7 @@ test('a supply is counted with its reason, more comes, and the line says when to
   await press(page, 'Enter');
   await page.waitForFunction(
     (first) => document.querySelector('main li')?.textContent !== first && document.querySelector('dialog') === null,
-    { timeout: 8000 },
+    { timeout: 25_000 },
     name,
   );
   await page.$$eval('main li', (all) =>

@@ -109,7 +109,7 @@ afterAll(async () => {
   for (const { child } of begun) child.kill('SIGKILL');
   for (const pid of await ofHome()) process.kill(pid, 'SIGKILL');
   rmSync(root, { recursive: true, force: true });
-}, 60_000);
+});
 
 let firstPin: string | undefined;
 
@@ -139,7 +139,7 @@ test('of two starts at once one serves, the other says where; both are over afte
   expect(await serving.over).toBe(0);
   await nobodyLeft();
   expect((await command('stop')).stdout).toContain('Nothing was running.');
-}, 120_000);
+});
 
 test('what dies is started again, at the same address; the PIN that nobody used is told again', async () => {
   const serving = start();
@@ -168,7 +168,7 @@ test('what dies is started again, at the same address; the PIN that nobody used 
   next.child.kill('SIGTERM');
   expect(await next.over).toBe(0);
   await nobodyLeft();
-}, 120_000);
+});
 
 test('a backup that is asked for while it starts waits for its turn, and is whole', async () => {
   const file = join(root, 'while-starting.zip');
@@ -179,7 +179,7 @@ test('a backup that is asked for while it starts waits for its turn, and is whol
   await command('stop');
   expect(await starting.over).toBe(0);
   await nobodyLeft();
-}, 120_000);
+});
 
 test('a stop while it starts ends it, at whatever moment that comes', async () => {
   for (const ms of [700, 1500, 2500, 3500]) {
@@ -191,7 +191,7 @@ test('a stop while it starts ends it, at whatever moment that comes', async () =
     await starting.over;
     await nobodyLeft();
   }
-}, 120_000);
+});
 
 test('a start that is killed at whatever moment leaves nobody behind and a shop that starts', async () => {
   for (const ms of [900, 1600, 2200, 2800]) {
@@ -204,7 +204,7 @@ test('a start that is killed at whatever moment leaves nobody behind and a shop 
   const url = await opened(serving);
   expect(await answers(url)).toBe(true);
   await command('stop');
-}, 120_000);
+});
 
 test('a port that is taken is left to whoever has it; one that is taken meanwhile, too', async () => {
   const taken: Server = createServer();
@@ -232,7 +232,7 @@ test('a port that is taken is left to whoever has it; one that is taken meanwhil
   await until(() => answers(url), 'the application again');
   await command('stop');
   await nobodyLeft();
-}, 120_000);
+});
 
 test('files that somebody left, torn or with a stranger’s number in them, end nobody', async () => {
   const stranger = spawn('sleep', ['60']);
@@ -252,7 +252,7 @@ test('files that somebody left, torn or with a stranger’s number in them, end 
   } finally {
     stranger.kill('SIGKILL');
   }
-}, 120_000);
+});
 
 test('two homes at once are two shops, and one is not stopped with the other', async () => {
   const elsewhere = mkdtempSync(join(tmpdir(), 'plucky-home-'));
@@ -265,7 +265,7 @@ test('two homes at once are two shops, and one is not stopped with the other', a
   other.child.kill('SIGTERM');
   expect(await other.over).toBe(0);
   rmSync(elsewhere, { recursive: true, force: true });
-}, 120_000);
+});
 
 test('a home that cannot be written, and a disk that is full, are said; once there is room it starts', async () => {
   const file = join(root, 'a-file');
@@ -292,7 +292,7 @@ test('a home that cannot be written, and a disk that is full, are said; once the
   } finally {
     await run('umount', [disk]);
   }
-}, 120_000);
+});
 
 describe('a restore that is killed', () => {
   test('at whatever moment leaves one whole shop, that starts', async () => {
@@ -321,7 +321,7 @@ describe('a restore that is killed', () => {
       if (seen.has('as in the backup')) break;
     }
     expect(seen).toContain('as it was');
-  }, 180_000);
+  });
 });
 
 test('the first thing in a new home may be the demo; killed half loaded it is loaded anew', async () => {
@@ -343,4 +343,4 @@ test('the first thing in a new home may be the demo; killed half loaded it is lo
   serving.child.kill('SIGTERM');
   expect(await serving.over).toBe(0);
   await nobodyLeft();
-}, 180_000);
+});

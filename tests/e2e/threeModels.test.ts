@@ -237,5 +237,4 @@ test.each(courses.map((course) => [course.model.name, course] as const))(
     // What the browser says of a cut cable is no trouble of the page.
     expect(troubles.filter((trouble) => !/ERR_(CONNECTION|EMPTY|INCOMPLETE)|net::/.test(trouble))).toEqual([]);
   },
-  180_000,
 );

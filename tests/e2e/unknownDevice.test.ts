@@ -56,5 +56,4 @@ test.each([scanner, deck])(
     await says(page, 'after labour');
     expect(troubles).toEqual([]);
   },
-  240_000,
 );

@@ -20,7 +20,7 @@ beforeAll(async () => {
   bench = await Bench.open();
   lead = await bench.signIn('Sunniva T.');
   technician = await bench.signIn('Imke R.');
-}, 60_000);
+});
 afterAll(() => bench.close());
 
 interface Said {
@@ -61,7 +61,7 @@ test('a browser whose clock is twelve minutes ahead dates by the shop’s, and s
   for (const at of [sent.sentAt, ...sent.facts.map((fact) => fact.at)])
     expect(Math.abs(Date.parse(at) - Date.now())).toBeLessThan(30_000);
   expect(Math.abs((sent.facts[0]?.clockOffS ?? 0) - 720)).toBeLessThan(10);
-}, 60_000);
+});
 
 describe('bodies', () => {
   test.each([

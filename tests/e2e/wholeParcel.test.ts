@@ -139,7 +139,7 @@ test('the sixty are triaged by keys, twelve a unit at most, and what is apart le
   await press(page, 'u');
   await says(page, '1 unit kept apart');
   expect(troubles).toEqual([]);
-}, 240_000);
+});
 
 test('two people at triage never have the same unit before them, and a technician lets nothing go', async () => {
   const [first, second] = [await bench.signIn('Imke R.'), await bench.signIn('Oskar V.')];

@@ -101,7 +101,7 @@ export async function heading(page: Page): Promise<string> {
 }
 
 /** Waits until the page says something, and fails with what it says instead. */
-export async function says(page: Page, words: string | RegExp, timeout = 8000): Promise<void> {
+export async function says(page: Page, words: string | RegExp, timeout = 25_000): Promise<void> {
   const pattern = typeof words === 'string' ? words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : words.source;
   try {
     await page.waitForFunction(
