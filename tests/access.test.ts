@@ -19,6 +19,10 @@ const open: Readonly<Record<string, string>> = {
   'api/health/route.ts': 'says only whether the application answers',
   'api/ready/route.ts': 'says only whether work can be done',
   'api/readings/route.ts': 'for instruments, by the key of a bench; nothing can be read with it',
+  'api/self-tests/[code]/route.ts': 'for a unit under test, by a short code; only its own tests can be read and noted',
+  'api/self-tests/[code]/pictures/[picture]/route.ts': 'for a camera under test, by the same code',
+  'test/page.tsx': 'where a unit under test types its code',
+  'test/[code]/page.tsx': 'the tests of one unit, by its code',
   'sign-in/page.tsx': 'where one becomes somebody',
   'sign-in/actions.ts': 'where one becomes somebody',
 };

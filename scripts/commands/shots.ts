@@ -24,6 +24,8 @@ interface Shot {
   /** Text of a file that is chosen once the keys were pressed, made for what the page shows. */
   readonly file?: (shown: string) => string;
   readonly types?: { readonly field: string; readonly text: string };
+  /** A page on a unit under test: of nobody, on a phone, with what somebody does on it. */
+  readonly onUnit?: (page: Page) => Promise<void>;
   /** What the page says when all of it is computed. */
   readonly says?: string;
 }
@@ -35,14 +37,39 @@ const busiestBench = async (page: Page, list: string): Promise<string> => {
   return `/bench/${tag}`;
 };
 
-/** Grade, with the battery that waits. */
-const firstBattery = async (page: Page): Promise<string> => {
+/** Grade, with the first part of a kind that waits. */
+const firstOf = async (page: Page, kind: string): Promise<string> => {
   await page.goto(new URL('/grade', page.url()).href, { waitUntil: 'load' });
   const tag = await page.$$eval(
     'main nav li button',
-    (all) => all.find(({ textContent }) => textContent?.includes('battery'))?.textContent?.match(/P-\d+/)?.[0] ?? '',
+    (all, wanted) =>
+      all.find(({ textContent }) => textContent?.includes(wanted))?.textContent?.match(/P-\d+/)?.[0] ?? '',
+    kind,
   );
   return `/grade?part=${tag}`;
+};
+
+/** The page on a unit at Prove, whose code somebody made. */
+const testPage = async (page: Page): Promise<string> => {
+  await page.goto(new URL('/prove', page.url()).href, { waitUntil: 'load' });
+  await settled(page);
+  await page.keyboard.press('v');
+  await page.waitForSelector('[data-code]');
+  return `/test/${await page.$eval('[data-code]', (own) => (own as HTMLElement).dataset.code ?? '')}`;
+};
+
+/** A screen is looked at, and what is wrong on its green is touched. */
+const markDefects = async (page: Page): Promise<void> => {
+  const press = (words: string) => page.locator(`::-p-xpath(//button[contains(., '${words}')])`).click();
+  await press('Start: Display');
+  for (let at = 0; at < 3; at += 1) await press('Next');
+  for (const [x, y] of [
+    [120, 210],
+    [262, 335],
+  ] as const)
+    await page.touchscreen.tap(x, y);
+  await press('Patch');
+  await page.touchscreen.tap(190, 470);
 };
 
 /** A log of a cell of whatever model the page is about, a little worn. */
@@ -62,14 +89,15 @@ const shots: readonly Shot[] = [
   { name: 'triage', path: () => '/triage' },
   { name: 'teardown', path: () => '/teardown' },
   { name: 'bench', path: (page) => busiestBench(page, '/rebuild') },
-  { name: 'bench-night', path: (page) => busiestBench(page, '/teardown'), theme: 'dark' },
   {
     name: 'grade',
-    path: firstBattery,
+    path: (page) => firstOf(page, 'battery'),
     keys: ['1', '1'],
     file: logOfCell,
     says: 'was bridged',
   },
+  { name: 'grade-display', path: (page) => firstOf(page, 'display'), keys: ['2', '1', 'v'], says: 'Not opened yet' },
+  { name: 'test-page', path: testPage, onUnit: markDefects },
   { name: 'shelf', path: () => '/shelf?kind=battery', keys: ['ArrowDown'], says: 'Its story' },
   { name: 'match', path: () => '/match', keys: ['ArrowDown'] },
   { name: 'prove', path: () => '/prove' },
@@ -81,7 +109,6 @@ const shots: readonly Shot[] = [
     types: { field: 'Cycles, grade A', text: '10' },
     says: 'the shelf is worth',
   },
-  { name: 'models', path: () => '/models' },
   { name: 'model', path: () => '/models/marrowby-slate-quay', keys: Array.from({ length: 8 }, () => 'ArrowDown') },
   {
     name: 'editor',
@@ -114,8 +141,10 @@ export async function takeShots(): Promise<void> {
       const page = await signedInPage(browser, application.url, 'Sunniva T.', '1357');
       for (const shot of shots) {
         await switchTheme(page, shot.theme ?? 'light');
-        await page.goto(new URL(await shot.path(page), application.url).href, { waitUntil: 'load' });
-        await settled(page);
+        const path = await shot.path(page);
+        if (shot.onUnit) await page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
+        await page.goto(new URL(path, application.url).href, { waitUntil: 'load' });
+        await (shot.onUnit ? shot.onUnit(page) : settled(page));
         for (const key of shot.keys ?? []) {
           await page.keyboard.press(key as 'Enter');
           await new Promise((done) => setTimeout(done, 120));
@@ -138,6 +167,7 @@ export async function takeShots(): Promise<void> {
           ),
         );
         await page.screenshot({ path: `${join(folder, shot.name)}.png` });
+        if (shot.onUnit) await page.setViewport({ width: 1280, height: 800 });
         say(`docs/screenshots/${shot.name}.png`);
       }
     } finally {

@@ -129,9 +129,8 @@ function removePartial(root: string): void {
  * @param child  its process, when this one started it
  */
 export async function stopDatabase(home: Home, child?: ChildProcess): Promise<void> {
-  const asked = await run('mariadb-admin', ['--no-defaults', `--socket=${home.socketPath}`, 'shutdown'], {
-    timeout: endMs,
-  });
+  const ask = ['--no-defaults', `--socket=${home.socketPath}`, `--shutdown-timeout=${watchedS}`, 'shutdown'];
+  const asked = await run('mariadb-admin', ask, { timeout: endMs });
   // One that does not answer is ended as a process.
   if (child) await (asked.code === 0 ? hasEnded(child) : endChild(child, endMs));
   else for (let waited = 0; waited < 20_000 && existsSync(home.pidFile); waited += 100) await sleep(100);
@@ -140,6 +139,8 @@ export async function stopDatabase(home: Home, child?: ChildProcess): Promise<vo
 /** A server that is hung takes the line and says nothing. */
 const silenceMs = 5_000;
 const endMs = 60_000;
+/** A server that was killed meanwhile leaves its file behind, and whoever asked it to end would watch that for an hour. */
+const watchedS = 8;
 
 export async function answers(home: Home): Promise<boolean> {
   const asked = ['--no-defaults', `--socket=${home.socketPath}`, 'ping'];

@@ -1,3 +1,4 @@
+import type { SelfTestKind } from '@/core/selfTest/reads';
 import type { BenchWait, Landing } from '@/core/instruments/landing';
 import type { ReadingMessage } from '@/core/instruments/message';
 import type { Outcome } from '@/core/shared/outcome';
@@ -257,6 +258,18 @@ export interface InstrumentKeyRow {
   made_by: string;
   made_at: Date;
   revoked_at: Date | null;
+}
+
+export interface SelfTestRow {
+  code: string;
+  unit_id: string;
+  part: string | null;
+  bench: string;
+  made_by: string;
+  made_at: Date;
+  opened_at: Date | null;
+  closed_at: Date | null;
+  done: readonly SelfTestKind[];
 }
 
 export interface BenchWaitRow {
@@ -639,6 +652,17 @@ export const columns = {
     'revoked_at',
   ] satisfies (keyof InstrumentKeyRow)[],
   bench_waits: ['bench', 'waits', 'said_at'] satisfies (keyof BenchWaitRow)[],
+  self_tests: [
+    'code',
+    'unit_id',
+    'part',
+    'bench',
+    'made_by',
+    'made_at',
+    'opened_at',
+    'closed_at',
+    'done',
+  ] satisfies (keyof SelfTestRow)[],
   instrument_readings: [
     'no',
     'id',

@@ -209,7 +209,17 @@ const asked = fc
 describe('who may what, on a running server', () => {
   const roles = ['viewer', 'technician', 'lead'] as const;
   // Readings are for whoever carries the key of a bench: nobody’s cookie opens it.
-  const open = ['GET /api/health', 'GET /api/ready', 'GET /sign-in', 'POST /api/readings'];
+  // A page on a unit is for whoever carries its code.
+  const open = [
+    'GET /api/health',
+    'GET /api/ready',
+    'GET /sign-in',
+    'POST /api/readings',
+    'GET /test',
+    'GET /test/[code]',
+    'GET /api/self-tests/[code]',
+    'PUT /api/self-tests/[code]/pictures/[picture]',
+  ];
   const isRead = (path: string) => path.startsWith('/api/v1/') || path === '/api/metrics';
   const nothing = (path: string) => path.replace(/\[[^\]]+\]/g, 'nothing');
   const stands = async (route: Route, held: string) => {

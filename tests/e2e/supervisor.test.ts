@@ -93,7 +93,7 @@ const childrenOf = async (pid: number | undefined, program: string): Promise<num
   );
 };
 async function nobodyLeft(): Promise<void> {
-  for (let tries = 0; tries < 60; tries += 1) {
+  for (let tries = 0; tries < 150; tries += 1) {
     if ((await ofHome()).length === 0) return;
     await sleep(200);
   }

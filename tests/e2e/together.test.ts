@@ -25,9 +25,11 @@ test('what one bench does shows on another screen by itself, without reloading',
   );
   expect(await oskar.evaluate(() => (window as { marker?: string }).marker)).toBe(isSame);
   await press(imke, 'u');
-  await settled(imke);
-  await pause(900);
-  expect(await stage(oskar, 'triage')).toBe(before);
+  await oskar.waitForFunction(
+    (count) => Number(document.querySelector('a[data-stage="triage"] span')?.textContent) === count,
+    { polling: 50 },
+    before,
+  );
 });
 
 test('a bench is read again when its own unit changes, and not for what others do elsewhere', async () => {

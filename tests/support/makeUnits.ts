@@ -67,6 +67,9 @@ async function identified(act: Act, model: Model): Promise<MadeUnit> {
   return unit;
 }
 
+/** A unit of its own for a test at Triage, of which the model is known. */
+export const makeIdentified = (page: Page, model: Model): Promise<MadeUnit> => identified(door(page), model);
+
 /** A unit of its own for a test: tagged, identified, decided and wiped, and so ready for the bench. */
 export async function makeDonor(page: Page, model: Model): Promise<MadeUnit> {
   const act = door(page);

@@ -62,6 +62,18 @@ export interface CellSlot {
   readonly limitVolt?: number;
 }
 
+/** A place as a model's document says it; where that says nothing of a figure, the label is taken at its word. */
+export const placeOfCell = (
+  part: {
+    readonly ratedAmpHours?: number;
+    readonly cell?: { readonly type: string; readonly volt: number; readonly limitVolt: number };
+  },
+  label: CellLabel,
+): CellSlot => ({
+  ratedAmpHours: part.ratedAmpHours ?? label.ratedAmpHours,
+  ...(part.cell && { type: part.cell.type, ratedVolt: part.cell.volt, limitVolt: part.cell.limitVolt }),
+});
+
 /** Labels of one type differ by no more than this share. */
 const ratedShare = 0.12;
 

@@ -1,10 +1,7 @@
 import { gradingInstruments } from '@/core/shared/gradingRules';
 
-/** What can speak to a bench: instruments that read a number, and a scanner, which reads a code. */
-export const speakers = [
-  ...gradingInstruments.filter((kind) => kind !== 'screen' && kind !== 'hand'),
-  'scanner',
-] as const;
+/** What can speak to a bench: instruments that read a number, the page on a unit, and a scanner, which reads a code. */
+export const speakers = [...gradingInstruments.filter((kind) => kind !== 'hand'), 'scanner'] as const;
 export type Speaker = (typeof speakers)[number];
 
 /** Seconds since the run began, volts, amperes (either sign), and degrees where they were read. */

@@ -1,5 +1,7 @@
 /** How much of an attribute's own unit one of another is. Signs that a keyboard lacks have a plain spelling. */
 const factors: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  // Counts have no unit.
+  '': { '': 1 },
   '%': { '%': 1 },
   mΩ: { mΩ: 1, mOhm: 1, Ω: 1000, Ohm: 1000 },
   mm: { mm: 1, µm: 0.001, um: 0.001, cm: 10, in: 25.4 },

@@ -1,6 +1,6 @@
 import { phone } from '../../../tests/support/models';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
-import { rankForSlot } from './rankForSlot';
+import { isOffered, rankForSlot } from './rankForSlot';
 
 const unit = {
   revision: 'a',
@@ -21,6 +21,20 @@ describe('rankForSlot', () => {
   test('offers only what fits, graded and no scrap', () => {
     const parts = [part('P-1', 'B'), part('P-2', 'B', 'reed-2-display'), part('P-3', null), part('P-4', 'X')];
     expect(rankForSlot(phone, unit, 'display', parts, {}, rules).map(({ part: { tag } }) => tag)).toEqual(['P-1']);
+  });
+
+  test('what was kept for a unit is offered to it alone, and first, whatever it leaves', () => {
+    const [free, kept] = [part('P-1', 'A'), { ...part('P-2', 'C'), reservedFor: 'U-00012' }];
+    expect(rankForSlot(phone, unit, 'display', [free, kept], {}, rules).map(({ part: { tag } }) => tag)).toEqual([
+      'P-2',
+      'P-1',
+    ]);
+    const lies = { place: 'reserved', reservedFor: 'U-00012' } as const;
+    expect([{ tag: 'U-00012' }, { tag: 'U-00013' }].map((other) => isOffered(lies, other))).toEqual([true, false]);
+    expect([
+      isOffered({ place: 'shelf' }, { tag: 'U-00013' }),
+      isOffered({ place: 'grade' }, { tag: 'U-00013' }),
+    ]).toEqual([true, false]);
   });
 
   test('the one that leaves the most money comes first', () => {

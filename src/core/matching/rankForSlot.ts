@@ -21,10 +21,16 @@ export interface RankedPart<P> {
   readonly gainCents: number;
 }
 
+/** Whether a part may be offered to a unit: it lies on the shelf for anybody, or is kept for just this one. */
+export const isOffered = (
+  { place, reservedFor }: Pick<Part, 'place' | 'reservedFor'>,
+  unit: Pick<Unit, 'tag'>,
+): boolean => place === 'shelf' || (place === 'reserved' && reservedFor === unit.tag);
+
 const nothingMoves: MovesOf = () => [];
 
 /**
- * The interchangeable parts for a slot, best first: most money left after what the part would fetch alone and what moving
+ * The interchangeable parts for a slot, best first: what somebody kept for this very unit, then most money left after what the part would fetch alone and what moving
  * costs that it does not save (a bare display against one that brings its camera), then the
  * lower grade (keep the better part for a unit that needs it), then the older tag.
  *
@@ -34,7 +40,9 @@ const nothingMoves: MovesOf = () => [];
  * @param movesOf  what moves when an assembly is replaced: of the planner, which a screen loads a moment later. While it is
  *   not there, nothing moves
  */
-export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag' | 'modelId' | 'carries'>>(
+export function rankForSlot<
+  P extends Pick<Part, 'interchange' | 'grade' | 'tag' | 'modelId' | 'carries'> & Partial<Pick<Part, 'reservedFor'>>,
+>(
   model: Model,
   unit: Pick<Unit, 'revision' | 'configuration' | 'tests' | 'marks' | 'variant'> & Partial<Pick<Unit, 'found'>>,
   slot: string,
@@ -76,6 +84,7 @@ export function rankForSlot<P extends Pick<Part, 'interchange' | 'grade' | 'tag'
     })
     .sort(
       (a, b) =>
+        Number(b.part.reservedFor !== undefined) - Number(a.part.reservedFor !== undefined) ||
         b.gainCents - a.gainCents ||
         (b.part.grade as string).localeCompare(a.part.grade as string) ||
         byTag(a.part, b.part),

@@ -85,6 +85,7 @@ export const reasons = [
   'reading-unit',
   'reading-out-of-range',
   'reading-flood',
+  'self-test-over',
   'count-first',
   'not-interchangeable',
   'slots-open',

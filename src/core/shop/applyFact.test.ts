@@ -1,7 +1,9 @@
 import { TestBench } from '../../../tests/support/bench';
 import { handset, phone } from '../../../tests/support/models';
 import { bestReadings } from '../../../tests/support/bestReadings';
+import type { CellLabel } from '../battery/pack';
 import type { Part } from '../entities/entities';
+import type { Model } from '../procedure/model';
 
 const reason = (outcome: unknown) => (outcome === 'ok' ? 'ok' : (outcome as { reason: string }).reason);
 
@@ -165,6 +167,30 @@ describe('Teardown, Grade and Shelf', () => {
     bench.act('part-graded', battery.id, { readings: { ...bestReadings(battery), shape: 'swollen' } });
     expect(bench.world.find('part', battery.id)).toMatchObject({ grade: 'X', limiting: 'shape', place: 'scrap' });
     expect(reason(bench.act('part-shelved', battery.id, { bin: 'A01' }))).toBe('wrong-stage');
+  });
+
+  test('a cell whose label contradicts the place it came out of is not graded; its readings and its place stay', () => {
+    const bench = new TestBench();
+    bench.decided(handset, 'donor');
+    bench.act('sheet-started', 'u', { kind: 'teardown', targets: ['battery'], keeping: 'tray' });
+    bench.finishSheet(handset);
+    const battery = bench.parts().find(({ partRef }) => partRef === 'battery') as Part;
+    const { ratedAmpHours, cell } = handset.parts.find(({ id }) => id === 'battery') as Model['parts'][number];
+    const right: CellLabel = {
+      type: cell?.type ?? '',
+      ratedAmpHours: ratedAmpHours ?? 0,
+      ratedVolt: cell?.volt ?? 0,
+      limitVolt: cell?.limitVolt ?? 0,
+    };
+    const graded = (label: CellLabel) =>
+      reason(bench.act('part-graded', battery.id, { readings: bestReadings(battery), cell: { label } }));
+    expect(graded({ ...right, type: 'another one' })).toBe('label-type');
+    expect(graded({ ...right, limitVolt: right.limitVolt - 0.1 })).toBe('label-limit');
+    expect(graded({ ...right, ratedVolt: right.ratedVolt * 2 })).toBe('label-volt');
+    expect(graded({ ...right, ratedAmpHours: right.ratedAmpHours * 2 })).toBe('label-rating');
+    expect(bench.world.find('part', battery.id)).toEqual(battery);
+    expect(graded(right)).toBe('ok');
+    expect(bench.world.find('part', battery.id)).toMatchObject({ cell: { label: right } });
   });
 });
 

@@ -48,6 +48,8 @@ export interface Involves {
   readonly undoes?: string;
   /** The parts that came out of the subject, a unit. */
   readonly needsOwnParts?: boolean;
+  /** The unit that the subject, a part, came out of. */
+  readonly needsOrigin?: boolean;
   /** Units that wait on fixtures. */
   readonly needsTimers?: boolean;
   /** Whether the subject's serial was reported lost. */

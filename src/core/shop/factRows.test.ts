@@ -13,7 +13,7 @@ const atBench: readonly UnitStage[] = ['teardown', 'rebuild'];
 const stagesOf: Readonly<Partial<Record<PostedFactType, readonly UnitStage[]>>> = {
   'unit-identified': ['triage'],
   'mark-placed': ['triage'],
-  'photo-taken': ['triage', 'kept-apart', 'teardown', 'rebuild'],
+  'photo-taken': ['triage', 'kept-apart', 'teardown', 'rebuild', 'prove'],
   'test-noted': ['triage'],
   'unit-decided': ['triage'],
   'wipe-recorded': ['triage', 'teardown', 'match', 'rebuild', 'prove'],

@@ -15,7 +15,7 @@ import { currentRules, findRules } from '@/data/rules/houseRulesRepository';
 import { asItWas } from '@/core/shop/was';
 import type { Touched } from '@/core/shop/world';
 import type { FactRow, ParcelRow, PartRow, TouchedRow, UnitRow } from '@/data/rows';
-import { unitsWithTimer } from '@/data/units/unitRepository';
+import { unitsById, unitsWithTimer } from '@/data/units/unitRepository';
 import { toUnit } from '@/data/units/unitRows';
 import { findEntities } from './entityTables';
 
@@ -24,8 +24,8 @@ const mostUnits = 20_000;
 
 /** Loads and locks what a fact involves, so that the core can judge it. */
 export async function loadWorld(trx: Knex, fact: Fact): Promise<MemoryWorld> {
-  const { keys, parcelCode, serial, line, model, undoes, needsContents, needsOwnParts, needsTimers, needsLostReports } =
-    involved(fact);
+  const needed = involved(fact);
+  const { keys, parcelCode, serial, line, model, undoes, needsContents, needsOwnParts, needsTimers } = needed;
   const recorded = undoes === undefined ? undefined : await findTouched(trx, undoes);
   const wanted = [...keys, ...(recorded?.touched ?? [])];
 
@@ -42,7 +42,14 @@ export async function loadWorld(trx: Knex, fact: Fact): Promise<MemoryWorld> {
   if (recorded || needsContents)
     for (const { id } of found.parcel) units.push(...(await unitsWhere(trx, { parcel_id: id }, mostUnits)));
 
-  const world = new MemoryWorld(await modelsFor(trx, found.unit, model), await rulesFor(trx, fact.rulesVersion));
+  // Where a part came from is looked at and not changed.
+  const origins = needed.needsOrigin ? await unitsById(trx, [...new Set(found.part.map(({ unitId }) => unitId))]) : [];
+  units.push(...origins);
+
+  const world = new MemoryWorld(
+    await modelsFor(trx, [...found.unit, ...origins], model),
+    await rulesFor(trx, fact.rulesVersion),
+  );
   for (const parcel of found.parcel) world.put('parcel', parcel);
   for (const entry of found.line) world.put('line', entry);
   if (needsContents)
@@ -62,7 +69,7 @@ export async function loadWorld(trx: Knex, fact: Fact): Promise<MemoryWorld> {
     for (const unit of found.unit) for (const part of await lockPartsFreedFrom(trx, unit.id)) world.put('part', part);
   // Few units wait on fixtures at a time: all of them tell whether one is free.
   if (needsTimers) for (const unit of await unitsWithTimer(trx)) world.put('unit', unit);
-  if (needsLostReports) {
+  if (needed.needsLostReports) {
     const serials = found.unit.flatMap(({ serial }) => (serial ? [plainSerial(serial)] : []));
     world.reportLost(Object.keys(await reportedLost(trx, serials)));
   }

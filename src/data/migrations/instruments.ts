@@ -31,3 +31,18 @@ export const instrumentReadings = (schema: Knex.SchemaBuilder) =>
     table.index(['bench', 'no']);
     table.index(['received_at']);
   });
+
+/** Pages on units by a short code. */
+export const selfTests = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('self_tests', (table) => {
+    table.specificType('code', 'char(6) character set ascii collate ascii_bin').primary();
+    table.specificType('unit_id', 'char(36) character set ascii collate ascii_bin').notNullable();
+    table.specificType('part', 'varchar(12) character set ascii collate ascii_bin').nullable();
+    table.specificType('bench', 'varchar(36) character set utf8mb4 collate utf8mb4_bin').notNullable();
+    table.specificType('made_by', 'char(36) character set ascii collate ascii_bin').notNullable();
+    table.specificType('made_at', 'datetime(3)').notNullable();
+    table.specificType('opened_at', 'datetime(3)').nullable();
+    table.specificType('closed_at', 'datetime(3)').nullable();
+    table.json('done').notNullable();
+    table.index(['unit_id', 'made_at']);
+  });

@@ -298,4 +298,5 @@ export const migrations: readonly Migration[] = [
   { name: '101_instrument_keys', up: (db) => instruments.instrumentKeys(db.schema) },
   { name: '102_bench_waits', up: (db) => instruments.benchWaits(db.schema) },
   { name: '103_instrument_readings', up: (db) => instruments.instrumentReadings(db.schema) },
+  { name: '104_self_tests', up: (db) => instruments.selfTests(db.schema) },
 ];

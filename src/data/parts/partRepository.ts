@@ -83,3 +83,9 @@ export async function oldestOnShelf(db: Knex, kinds: readonly ShelfKind[], most:
   }
   return found.sort(byTag);
 }
+
+/** Parts on the shelf that are kept for one of these units. @param tags  of the units */
+export async function partsKeptFor(db: Knex, tags: readonly string[]): Promise<readonly Part[]> {
+  const rows = (await db('parts').where({ place: 'reserved' }).whereIn('reserved_for', tags)) as PartRow[];
+  return rows.map(toPart).sort(byTag);
+}

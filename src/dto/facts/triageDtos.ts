@@ -14,6 +14,8 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import type { SelfRead } from '@/core/selfTest/reads';
+import { readDtoOf } from '@/dto/selfTest/selfReadDtos';
 import type { Mark } from '@/core/findings/mark';
 import type { UnitPhoto } from '@/core/entities/entities';
 import type { Payloads } from '@/core/shop/facts';
@@ -113,6 +115,13 @@ export class TestNotedDto implements Omit<Payloads['test-noted'], never> {
 
   @IsIn(testResults)
   result!: TestResult;
+
+  /** What the page on the unit read. */
+  @IsOptional()
+  @IsObject()
+  @ValidateNested()
+  @Type((given) => readDtoOf((given?.object as { read?: unknown } | undefined)?.read))
+  read?: SelfRead;
 }
 
 export class WipeRecordedDto implements Omit<Payloads['wipe-recorded'], never> {

@@ -1,4 +1,9 @@
-import { demoDay, demoScratch, type Scratch } from '../../../tests/support/scratch';
+import { randomUUID } from 'node:crypto';
+import { wordedFact } from '@/core/shop/makeFact';
+import type { FactType } from '@/core/shop/facts';
+import { recordFact } from '@/services/facts/recordFact';
+import { bestReadings } from '../../../tests/support/bestReadings';
+import { demoDay, demoScratch, somebody, type Scratch } from '../../../tests/support/scratch';
 import { gradeRank, type Grade } from '@/core/shared/grades';
 import { gaugesOver } from '@/data/parts/gaugesOver';
 import { currentRules } from '@/data/rules/houseRulesRepository';
@@ -76,4 +81,30 @@ test('a gauge’s record is how far it read over the analyser on every cell of t
 
 test('what is kept of readings, spreads and cells is what the log replays to', async () => {
   expect((await compareWithLog(scratch.db)).differences).toEqual([]);
+});
+
+test('the server holds a label against the model the cell came out of, whatever the page let through', async () => {
+  const row = (await scratch
+    .db('parts as p')
+    .join('units as u', 'u.id', 'p.unit_id')
+    .where({ 'p.place': 'grade', 'p.category': 'battery' })
+    .whereNotNull('u.model_version')
+    .first('p.id', 'p.version', 'p.category')) as {
+    readonly id: string;
+    readonly version: number;
+    readonly category: 'battery';
+  };
+  const label = { type: 'NOT THIS ONE', ratedAmpHours: 1, ratedVolt: 3.7, limitVolt: 4.2 };
+  const fact = wordedFact<FactType>(
+    { type: 'part-graded', subjectId: row.id, payload: { readings: bestReadings(row), cell: { label } } },
+    { id: randomUUID(), expects: row.version, at: now.toISOString() },
+  );
+  const imke = await somebody(scratch.db, 'Label reader');
+  expect(await recordFact(scratch.db, imke, fact, now)).toMatchObject({
+    refusal: { reason: expect.stringMatching(/^label-/) as string },
+  });
+  expect(await scratch.db('parts').where({ id: row.id }).first('place', 'version')).toMatchObject({
+    place: 'grade',
+    version: row.version,
+  });
 });

@@ -5,7 +5,7 @@ import { outlineOf } from '@/core/procedure/outline';
 import { slotNeeds } from '@/core/sale/slots';
 import type { OnShelf } from '@/core/triage/knowledge';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
-import { oldestOnShelf, partsAssignedTo, type ShelfKind } from '@/data/parts/partRepository';
+import { oldestOnShelf, partsAssignedTo, partsKeptFor, type ShelfKind } from '@/data/parts/partRepository';
 import { shelfStock } from '@/data/parts/shelfStock';
 import { readTallies, type Tallies } from '@/data/tallies/readTallies';
 import { findUnit, unitsAt } from '@/data/units/unitRepository';
@@ -14,7 +14,7 @@ export interface MatchView {
   readonly units: readonly Unit[];
   /** Whole, where the parts for a unit are here; else in outline. */
   readonly models: readonly Model[];
-  /** Parts already set aside, and what may be offered from the shelf: see `offered`. */
+  /** Parts already set aside or kept for one of the units, and what may be offered from the shelf: see `offered`. */
   readonly parts: readonly Part[];
   /** The best of each class on the shelf. */
   readonly shelf: Readonly<Record<string, OnShelf>>;
@@ -43,13 +43,19 @@ export async function readMatch(db: Knex, now: Date, tag?: string): Promise<Matc
   const [units, tallies] = await Promise.all([unitsAt(db, ['match']), readTallies(db, ['stock', 'whole'])]);
   const models = await modelsOfUnits(db, units, now);
   const kinds = kindsFor(units, models, tallies);
-  const assigned = await partsAssignedTo(
-    db,
-    units.map(({ id }) => id),
-  );
+  const [assigned, kept] = await Promise.all([
+    partsAssignedTo(
+      db,
+      units.map(({ id }) => id),
+    ),
+    partsKeptFor(
+      db,
+      units.map((unit) => unit.tag),
+    ),
+  ]);
   const shelf = shelfStock(tallies);
   if ((kinds.length * mostAlike <= mostSent && models.length <= mostModels) || units.length < 2) {
-    const parts = [...(await oldestOnShelf(db, kinds, mostAlike)), ...assigned];
+    const parts = [...(await oldestOnShelf(db, kinds, mostAlike)), ...assigned, ...kept];
     return { units, models, shelf, parts, offered: 'all' };
   }
   const first = units.find((unit) => unit.tag === tag) ?? units[0];
@@ -59,7 +65,7 @@ export async function readMatch(db: Knex, now: Date, tag?: string): Promise<Matc
     units,
     models: models.map((model) => (model === whole ? model : outlineOf(model))),
     shelf,
-    parts: [...own, ...assigned],
+    parts: [...own, ...assigned, ...kept],
     offered: first?.tag ?? null,
   };
 }

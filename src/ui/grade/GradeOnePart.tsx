@@ -1,4 +1,6 @@
 'use client';
+import { askedOfPart } from '@/core/selfTest/asked';
+import { SelfTestSection } from '@/ui/selfTest/SelfTestSection';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { GaugeRecord } from '@/core/battery/health';
@@ -157,6 +159,16 @@ export function GradeOnePart({
             run={heard.run}
             onCell={keepCell}
           />
+        )}
+        {!onLooked && (
+          <Box mb="14px">
+            <SelfTestSection
+              unitId={part.unitId}
+              part={part.tag}
+              version={part.version}
+              asked={askedOfPart(part.category)}
+            />
+          </Box>
         )}
         <Box as="ul">
           {attributes.map((attribute) => (

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Part, Unit } from '@/core/entities/entities';
 import { slotNeeds } from '@/core/sale/slots';
-import { rankForSlot } from '@/core/matching/rankForSlot';
+import { isOffered, rankForSlot } from '@/core/matching/rankForSlot';
 import { bestOnShelf, gradesHeld, predictSale } from '@/core/sale/predictSale';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { modelAmong, type Model } from '@/core/procedure/model';
@@ -241,7 +241,7 @@ function MatchOneUnit({
             model,
             unit,
             need.part.id,
-            shop.parts.filter(({ place }) => place === 'shelf'),
+            shop.parts.filter((part) => isOffered(part, unit)),
             { held, shelf },
             rules,
             // An outline does not say what moves.

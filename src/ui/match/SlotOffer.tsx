@@ -97,6 +97,7 @@ export function SlotOffer({ unit, need, offers, isLoading, assigned, onAssign, o
 
 /** Why the best goes before the next: more profit, a lower grade for the same, or only its age. */
 function whyFirst(best: RankedPart<Part>, second: RankedPart<Part>): string {
+  if (best.part.reservedFor !== undefined && second.part.reservedFor === undefined) return words.keptForThisUnit();
   if (best.gainCents !== second.gainCents) return words.lessProfit({ gainCents: best.gainCents - second.gainCents });
   return best.part.grade === second.part.grade ? words.worthSameOlderUsed() : words.worthSameLowerGradeUsed();
 }

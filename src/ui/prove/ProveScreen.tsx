@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Part, Unit } from '@/core/entities/entities';
 import { openProofs } from '@/core/sale/openProofs';
+import { askedOfUnit } from '@/core/selfTest/asked';
 import { gradesHeld, predictSale, type SaleLimit } from '@/core/sale/predictSale';
 import { modelAmong, type Model } from '@/core/procedure/model';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
@@ -19,6 +20,7 @@ import { useShop, type Shop } from '@/ui/facts/ShopProvider';
 import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
+import { SelfTestSection } from '@/ui/selfTest/SelfTestSection';
 import { QuickTests } from '@/ui/triage/QuickTests';
 import { testNames } from '@/words/say/names';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
@@ -200,6 +202,9 @@ function TestsAndData({
             />
           </Box>
         </Section>
+      )}
+      {unit.disposition !== 'as-is' && (
+        <SelfTestSection unitId={unit.id} part={null} version={unit.version} asked={askedOfUnit(model)} />
       )}
       <Section title={texts.data()}>
         <Box pt="12px" display="flex" gap="14px" alignItems="center">

@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { askedOfUnit } from '@/core/selfTest/asked';
 import type { Unit } from '@/core/entities/entities';
 import type { Disposition } from '@/core/entities/stages';
 import { modelAmong, type Model } from '@/core/procedure/model';
@@ -22,6 +23,7 @@ import { dispositionOrders } from '@/words/say/names';
 import { DispositionList } from './DispositionList';
 import { IdentifyUnit } from './IdentifyUnit';
 import { MarkedDrawing } from './MarkedDrawing';
+import { SelfTestSection } from '@/ui/selfTest/SelfTestSection';
 import { QuickTests } from './QuickTests';
 import { proposer } from './proposer';
 import { useDocuments, useFetchedAhead, type Documents } from './useDocuments';
@@ -183,6 +185,7 @@ function OneUnit({ unit, view, documents, shop }: OneUnitProps) {
               results={unit.tests}
               onNote={(test, result) => void shop.act('test-noted', unit.id, { test, result })}
             />
+            <SelfTestSection unitId={unit.id} part={null} version={unit.version} asked={askedOfUnit(model)} />
           </>
         ) : (
           <Nothing>{isComing ? texts.documentOnItsWay() : texts.identifyWithFewKeysOr()}</Nothing>

@@ -10,6 +10,7 @@ export const torqueDriver = () => l`torque driver`;
 export const soundLevel = () => l`sound level meter`;
 export const leakTester = () => l`leak tester`;
 export const scale = () => l`scale`;
+export const testPage = () => l`test page`;
 export const scanner = () => l`scanner`;
 export const reads = (d: { instrument: Text; value: Text }) => l`${d.instrument}: ${d.value}`;
 export const streams = (d: { instrument: Text; count: number }) => l`${d.instrument}: ${plural(d.count, 0, { "one": l`one sample`, "other": l`${number(d.count)} samples` })} of a discharge`;

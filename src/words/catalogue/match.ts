@@ -23,6 +23,7 @@ export const rebuilds = () => l`Rebuilds`;
 export const needed = () => l`needed`;
 export const worthSameLowerGradeUsed = () => l`worth the same; the lower grade is used first`;
 export const worthSameOlderUsed = () => l`worth the same, same grade; the older is used first`;
+export const keptForThisUnit = () => l`the first was reserved for this unit`;
 export const lessProfit = (d: { gainCents: number }) => l`${money(d.gainCents)} less profit`;
 export const nextBest = (d: { tag: Text; gainCents: Text }) => l`Next best: ${d.tag}, ${d.gainCents}.`;
 export const itsOwnPartOut = (d: { because: Text }) => l`Its own part is out: ${d.because}.`;

@@ -10,5 +10,6 @@ export const instrumentNames: Readonly<Record<Speaker, string>> = {
   'sound-level': words.soundLevel(),
   'leak-tester': words.leakTester(),
   scale: words.scale(),
+  screen: words.testPage(),
   scanner: words.scanner(),
 };

@@ -81,6 +81,7 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'reading-unit': words.readingUnit,
   'reading-out-of-range': words.readingOutOfRange,
   'reading-flood': words.readingFlood,
+  'self-test-over': words.selfTestOver,
   'count-first': words.countFirst,
   'not-interchangeable': words.notInterchangeable,
   'slots-open': words.slotsOpen,

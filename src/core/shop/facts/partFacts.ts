@@ -1,4 +1,5 @@
-import { accept } from '@/core/shared/outcome';
+import { accept, type Outcome } from '@/core/shared/outcome';
+import { labelFits, placeOfCell, type CellLabel } from '@/core/battery/pack';
 import { gradePart } from '@/core/grading/gradePart';
 import type { GradeVerdict, Part } from '@/core/entities/entities';
 import { gradedAgainAt, stocked } from '@/core/entities/stages';
@@ -8,8 +9,9 @@ import type { CellRecord } from '@/core/battery/cellRecord';
 import type { PlusMinus } from '@/core/grading/doubt';
 import { define, on, type TakenIn } from '../define';
 import { partIn } from '../findPart';
+import { modelOf } from '../findUnit';
 import { rulesBy } from '../rulesBy';
-import { partChange } from '../world';
+import { partChange, type World } from '../world';
 
 interface Graded {
   readonly readings: Readings;
@@ -17,6 +19,14 @@ interface Graded {
   readonly plusMinus?: PlusMinus;
   readonly cell?: CellRecord;
   readonly verdict?: GradeVerdict;
+}
+
+/** A cell whose label contradicts the place it came out of is not of this kind, whatever it looks like. */
+function labelOf(world: World, part: Part, label: CellLabel): Outcome<CellLabel> | null {
+  const unit = world.find('unit', part.unitId);
+  const model = unit && modelOf(world, unit);
+  const slot = model?.ok ? model.value.parts.find(({ id }) => id === part.partRef) : undefined;
+  return slot ? labelFits(label, placeOfCell(slot, label)) : null;
 }
 
 /** Grade: measured, and looked at a second time. */
@@ -28,8 +38,11 @@ export const partFacts = {
     isPosted: true,
     usesRules: true,
     completed: withVerdict,
+    involves: ({ cell }) => ({ needsOrigin: cell?.label !== undefined }),
     effect: on(partIn('grade', ...gradedAgainAt), (part, fact, world) => {
       const { readings, plusMinus = {}, cell, verdict } = fact.payload;
+      const fits = verdict || !cell?.label ? null : labelOf(world, part, cell.label);
+      if (fits && !fits.ok) return fits;
       const by = rulesBy(world, fact);
       if (!by.ok) return by;
       const judged = verdict ? accept(verdict) : gradePart(part, readings, by.value);

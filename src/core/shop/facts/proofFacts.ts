@@ -3,14 +3,14 @@ import { openProofs } from '@/core/sale/openProofs';
 import { gradesHeld, predictSale } from '@/core/sale/predictSale';
 import { refuseForbidden } from '../refuseForbidden';
 import { identifiedIn, unitIn } from '../findUnit';
-import type { DeviceTest, TestResult } from '@/core/procedure/vocabulary';
 import type { SaleGrade } from '@/core/shared/grades';
+import type { NotedTest } from './notedTest';
 import { define, on } from '../define';
 import { unitChange } from '../world';
 
 /** Prove and Send: whether it may be sold, at which grade, and that it left. */
 export const proofFacts = {
-  'proof-noted': define<{ readonly test: DeviceTest; readonly result: TestResult }>({
+  'proof-noted': define<NotedTest>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,

@@ -1,4 +1,4 @@
-import { lockTests, type DeviceTest, type TestResult } from '@/core/procedure/vocabulary';
+import { lockTests } from '@/core/procedure/vocabulary';
 import { accept, refuse } from '@/core/shared/outcome';
 import { settledBy } from '@/core/findings/standing';
 import { dentDepthMm, findingRules } from '@/core/findings/rules';
@@ -9,6 +9,7 @@ import type { Unit, UnitPhoto, Weighed } from '@/core/entities/entities';
 import { mostPhotosOfUnit } from '@/core/entities/mostPhotos';
 import type { ApartPlace, Disposition, LetGoCause, UnitStage, WipeMethod } from '@/core/entities/stages';
 import { modelOf, unitIn } from '../findUnit';
+import type { NotedTest } from './notedTest';
 import { define, on } from '../define';
 import { unitChange, type Change } from '../world';
 
@@ -72,14 +73,14 @@ export const triageFacts = {
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,
-    effect: on(unitIn('triage', 'kept-apart', 'teardown', 'rebuild'), (unit, { payload: { photo } }) =>
+    effect: on(unitIn('triage', 'kept-apart', 'teardown', 'rebuild', 'prove'), (unit, { payload: { photo } }) =>
       unit.photos.length >= mostPhotosOfUnit
         ? refuse('pictures-full', { tag: unit.tag, most: mostPhotosOfUnit })
         : accept([unitChange(unit, { ...unit, photos: [...unit.photos, photo] })]),
     ),
   }),
 
-  'test-noted': define<{ readonly test: DeviceTest; readonly result: TestResult }>({
+  'test-noted': define<NotedTest>({
     subject: 'unit',
     saidBy: 'technician',
     isPosted: true,

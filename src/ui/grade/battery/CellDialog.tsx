@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { CellRecord } from '@/core/battery/cellRecord';
-import { balanceOf, cellsInSeries, labelFits } from '@/core/battery/pack';
+import { balanceOf, cellsInSeries, labelFits, placeOfCell } from '@/core/battery/pack';
 import type { Readings } from '@/core/grading/attributes';
 import type { Refusal } from '@/core/shared/outcome';
 import type { PartKind } from '@/data/models/partKinds';
@@ -51,10 +51,8 @@ export function CellDialog({
     if (!hasLabel && (label.type !== '' || figures.some((each) => each !== undefined)))
       return wrong(words.labelFigures());
     if (hasLabel) {
-      const fits = labelFits(label as NonNullable<CellRecord['label']>, {
-        ratedAmpHours: kind.ratedAmpHours ?? (label.ratedAmpHours as number),
-        ...(kind.cell && { type: kind.cell.type, ratedVolt: kind.cell.volt, limitVolt: kind.cell.limitVolt }),
-      });
+      const read = label as NonNullable<CellRecord['label']>;
+      const fits = labelFits(read, placeOfCell(kind, read));
       if (!fits.ok) return setRefusal(fits.refusal);
     }
     let readings: Readings = {};
