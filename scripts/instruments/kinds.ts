@@ -173,6 +173,11 @@ export const kinds: Readonly<Record<string, Kind>> = {
         label: 'Reads resistance alone',
         says: (chance) => [{ value: near(chance, 80, 5, 0.1), unit: 'mOhm', plusMinus: 3 }],
       },
+      {
+        id: 'share',
+        label: 'Reads capacity against rated alone',
+        says: (chance) => [{ value: near(chance, 91, 2, 0.1), unit: '%', plusMinus: 1.5 }],
+      },
     ],
   },
   scanner: {

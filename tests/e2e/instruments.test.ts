@@ -1,26 +1,21 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
-import { projectRoot } from '../../scripts/support/home';
 import { run } from '../../scripts/support/processes';
 import { openOwnDemo } from '../support/ownDemo';
-import { type Bench, go, heading, pause, press, says, scan, settled, text, watchTrouble } from '../support/e2e';
+import { act, endStandIns, makeKey, standIn } from '../support/standIns';
+import { type Bench, go, heading, pause, says, scan, settled, text, watchTrouble } from '../support/e2e';
 
 let bench: Bench;
 const folder = mkdtempSync(join(tmpdir(), 'plucky-instruments-'));
-const children: ChildProcess[] = [];
 let close: () => Promise<void>;
 beforeAll(async () => {
   ({ bench, close } = await openOwnDemo('plucky_instruments_test'));
 });
 afterEach(async () => {
-  for (const child of children.splice(0)) {
-    child.kill('SIGTERM');
-    await new Promise((ended) => (child.exitCode === null ? child.once('exit', ended) : ended(undefined)));
-  }
+  await endStandIns();
   await bench.leave();
 });
 afterAll(async () => {
@@ -52,14 +47,6 @@ async function send(key: string, ...messages: readonly (object | string)[]) {
   return { status: Number(status), answers, reasons: answers.map(({ ok, refusal }) => (ok ? 'ok' : refusal?.reason)) };
 }
 
-async function makeKey(page: Page, name: string): Promise<string> {
-  await go(page, bench.url, '/instruments');
-  await page.type('main input', name);
-  await press(page, 'Enter');
-  await page.waitForSelector('[data-key]');
-  return page.$eval('[data-key]', ({ textContent }) => textContent ?? '');
-}
-
 /** Opens a part at Grade by scanning its label, and waits until the bench waits for its readings. */
 async function inHand(page: Page, name: RegExp): Promise<string> {
   const waitedFor: string[] = [];
@@ -82,7 +69,7 @@ test('a sender that knows the document alone: readings land in their fields; wha
   const page = await bench.signIn('Imke R.', undefined, 'bench-1');
   const troubles = watchTrouble(page);
   const name = `everything ${Date.now()}`;
-  const key = await makeKey(page, name);
+  const key = await makeKey(page, bench.url, name);
   await inHand(page, /P-\d+display/);
   const id = randomUUID();
   expect(
@@ -126,28 +113,10 @@ test('a sender that knows the document alone: readings land in their fields; wha
   expect(troubles).toEqual([]);
 });
 
-/** A stand-in as people start it. @returns the address of its panel */
-async function standIn(name: string, key: string): Promise<string> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/plucky.ts', 'instrument', name, bench.url, key], {
-    cwd: projectRoot,
-  });
-  children.push(child);
-  return new Promise((found, fail) => {
-    let said = '';
-    child.stdout.on('data', (chunk: Buffer) => {
-      said += String(chunk);
-      const url = /panel is at (\S+)/.exec(said)?.[1];
-      if (url) found(url);
-    });
-    child.once('exit', () => fail(new Error(`the stand-in ended: ${said}`)));
-  });
-}
-const act = (panel: string, id: string) => fetch(`${panel}/${id}`, { method: 'POST', redirect: 'manual' });
-
 test('the analyser’s stand-in streams a discharge: it is counted as its log would be, and graded', async () => {
   const page = await bench.signIn('Oskar V.', undefined, 'bench-1');
-  const key = await makeKey(page, 'analyser');
-  const panel = await standIn('analyser', key);
+  const key = await makeKey(page, bench.url, 'analyser');
+  const panel = await standIn('analyser', bench.url, key);
   expect(await (await fetch(panel)).text()).toContain('Simulated');
   await inHand(page, /P-\d+battery/);
   // One cell is not the pack of three that lies there.
@@ -164,8 +133,8 @@ test('the analyser’s stand-in streams a discharge: it is counted as its log wo
 
 test('a gauge’s stand-in is good, in another unit, broken and late: only what can be is taken', async () => {
   const page = await bench.signIn('Imke R.', undefined, 'bench-1');
-  const key = await makeKey(page, 'probe');
-  const panel = await standIn('surface-probe', key);
+  const key = await makeKey(page, bench.url, 'probe');
+  const panel = await standIn('surface-probe', bench.url, key);
   await inHand(page, /P-\d+display/);
   await act(panel, 'thousandfold');
   await says(page, 'cannot be');

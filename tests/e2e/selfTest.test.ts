@@ -199,7 +199,7 @@ test('a display in a test frame: what the page reads lands in the fields that wa
     if (pattern === 'red') for (const x of [60, 160, 260]) await frame.touchscreen.tap(x, 150);
     await tap(frame, pattern === 'ramp' ? 'Finish' : 'Next');
   }
-  await says(page, 'The test page reads 3');
+  await says(page, 'test page: 3');
   // Nobody is at Grade any more: what comes then is refused, on both, and lands nowhere.
   await go(page, bench.url, '/dock');
   await page.evaluate(async () => {

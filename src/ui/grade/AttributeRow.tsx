@@ -45,6 +45,8 @@ export function AttributeRow(props: AttributeRowProps) {
   return (
     <Row
       ref={row}
+      data-attribute={attribute.id}
+      data-current={isCurrent || undefined}
       borderBottomWidth="1px"
       borderColor="rule"
       bg={isCurrent ? 'actionSoft' : undefined}

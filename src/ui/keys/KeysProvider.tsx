@@ -75,7 +75,8 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
     let isReady = false;
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
-      if (isTyping(event) && event.key !== 'Escape' && !isNoFigure(event, registry)) return;
+      const isForField = !isNoFigure(event, registry) && !isRestOfLabel(event, dispatcher);
+      if (isTyping(event) && event.key !== 'Escape' && isForField) return;
       if (event.key === ' ' ? hasSpace(event.target, registry) : isEnterOf(event)) return;
       // A key held down is one press.
       if (event.repeat && !event.key.startsWith('Arrow')) {
@@ -143,12 +144,20 @@ function isTyping({ target }: KeyboardEvent): boolean {
   );
 }
 
-/** A field that takes figures has no use for letters, nor an empty one for Backspace: those that do something do it. */
+const isForFigures = (target: EventTarget | null): target is HTMLInputElement =>
+  target instanceof HTMLInputElement && target.matches('[data-figures]');
+
+/**
+ * A field that takes figures has no use for letters, nor an empty one for Backspace: those that do something do it. A capital may
+ * be the first of a label, scanned while the field of a part before is still open.
+ */
 const isNoFigure = ({ key, target }: KeyboardEvent, registry: KeyRegistry): boolean =>
-  target instanceof HTMLInputElement &&
-  target.matches('[data-figures]') &&
-  (/^[a-z]$/.test(key) || (key === 'Backspace' && target.value === '')) &&
-  registry.has(key);
+  isForFigures(target) &&
+  (/^[A-Z]$/.test(key) || ((/^[a-z]$/.test(key) || (key === 'Backspace' && target.value === '')) && registry.has(key)));
+
+/** What comes in one breath after it is the rest of that label. */
+const isRestOfLabel = ({ key, target }: KeyboardEvent, dispatcher: KeyDispatcher): boolean =>
+  isForFigures(target) && dispatcher.isInBurst && /^([a-z0-9-]|Enter)$/i.test(key);
 
 /** The help lies over every choice that may be open. */
 const aboveAll = 100;

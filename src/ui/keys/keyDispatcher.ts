@@ -27,6 +27,11 @@ export class KeyDispatcher {
 
   constructor(private readonly targets: KeyTargets) {}
 
+  /** Whether something may be coming from a scanner just now. */
+  get isInBurst(): boolean {
+    return this.burst.length > 0;
+  }
+
   /** @returns true when the key was used, so that the browser does nothing with it */
   press(key: string): boolean {
     if (/^[a-z0-9-]$/i.test(key)) {
