@@ -24,6 +24,7 @@ import { demoCopy } from './support/demoCopy';
 import { shelfFigures } from './support/shelfFigures';
 import { triageFigures } from './support/triageFigures';
 import { grownBench } from './support/grownBench';
+import { keyFigures } from './support/keyFigures';
 import { planFigures } from './support/planFigures';
 import { screens } from './support/screens';
 import { spreadOf, type Spread } from './support/spread';
@@ -32,6 +33,7 @@ const demoName = 'plucky_demo';
 const shelfName = 'plucky_shelf';
 
 const rounds = 40;
+const gradedParts = 40;
 const acknowledgements = 200;
 
 async function serverTimes(url: string, cookie: string): Promise<Map<string, Spread>> {
@@ -170,6 +172,9 @@ async function main(): Promise<void> {
     const { browser, close } = await openBrowser();
     try {
       const page = await signedInPage(browser, application.url, 'Sunniva T.', '1357');
+      const gradedByKeys = () =>
+        withDatabase(home, demoName, (db) => keyFigures(db, page, application.url, gradedParts));
+      if (process.argv.includes('keys')) return say((await gradedByKeys()).join('\n'));
       const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
       const done = await acknowledged(page, application.url, acknowledgements);
       const bench = new URL(page.url()).pathname;
@@ -200,6 +205,7 @@ async function main(): Promise<void> {
         await receiveSixty(db, person);
       });
       const sixty = await triageSixty(page, application.url);
+      const graded = await gradedByKeys();
       const report = [
         `“Done” at the bench, key press to acknowledged: median ${ms(done.median)} ms, p95 ${ms(done.p95)} ms (${acknowledgements} steps).`,
         '',
@@ -211,6 +217,8 @@ async function main(): Promise<void> {
         `| /bench/… | – | – | ${kB(benchScript)} |`,
         '',
         `${sixty.units} units triaged by keys alone at 45 ms a key: ${sixty.meanKeys.toFixed(1)} keys a unit, ${sixty.mostKeys} at most, ${sixty.seconds.toFixed(0)} s in all.`,
+        '',
+        ...graded,
         '',
         '| operations | checker, median ms | checker, p95 ms |',
         '| ---: | ---: | ---: |',

@@ -90,6 +90,22 @@ export async function settled(page: Page): Promise<void> {
   await new Promise((done) => setTimeout(done, 150));
 }
 
+/**
+ * Types a tag as a scanner does: in one breath, whatever the load of the machine. Sent from inside the page, since a key
+ * sent from outside waits for the one before to be answered.
+ */
+export async function scan(page: Page, tag: string): Promise<void> {
+  await page.evaluate(
+    (keys) => {
+      for (const key of keys)
+        (document.activeElement ?? document.body).dispatchEvent(
+          new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
+        );
+    },
+    [...tag, 'Enter'],
+  );
+}
+
 export async function switchTheme(page: Page, theme: 'light' | 'dark'): Promise<void> {
   await page.evaluate((wanted) => localStorage.setItem('theme', wanted), theme);
   await page.reload({ waitUntil: 'load' });

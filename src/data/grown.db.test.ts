@@ -57,6 +57,9 @@ import { readToday } from '@/services/today/readToday';
 import { readScore } from '@/services/triage/readScore';
 import { readDocument, readTriage } from '@/services/triage/readTriage';
 import { takeInHand } from '@/services/triage/takeInHand';
+import { openSelfTest } from '@/services/selfTest/openSelfTest';
+import { readSelfReads } from '@/services/selfTest/readSelfReads';
+import { readSelfTest } from '@/services/selfTest/readSelfTest';
 import { readYields } from '@/services/yields/readYields';
 import { growShop } from '../../scripts/support/grownShop';
 import { FunctionsRun } from '../../tests/support/functionsRun';
@@ -264,6 +267,10 @@ async function askEverything(db: Knex): Promise<void> {
     delete process.env.PLUCKY_ARCHIVES;
     rmSync(folder, { recursive: true });
   }
+  const page = await openSelfTest(db, { unitId: triage.id }, lead, now);
+  if (!page.ok) throw new Error(page.refusal.reason);
+  await readSelfTest(db, page.value.code, now);
+  await readSelfReads(db, triage.id, null, now);
   await recount(db, now);
   await recount(db, now);
   await recountWhenDue(db, now, 0);

@@ -1,20 +1,16 @@
 import type { Knex } from 'knex';
-import type { Part, Unit } from '@/core/entities/entities';
-import { Chance } from '@/core/shared/chance';
+import type { Part } from '@/core/entities/entities';
 import type { Grade } from '@/core/shared/grades';
 import { connect } from '@/data/connection';
-import { findModel } from '@/data/models/modelRepository';
 import { partsById } from '@/data/parts/partRepository';
-import { unitsAt } from '@/data/units/unitRepository';
-import { DemoBench } from '../../scripts/demo/demoBench';
-import { startTeardown, workSheet } from '../../scripts/demo/stages';
-import { Workday } from '../../scripts/demo/workday';
+import { takeApartAll } from '../../scripts/demo/takeApartAll';
+import { gradeByKeys, type Handled, type Panels } from '../../scripts/support/gradeByKeys';
 import { placeOf } from '../../scripts/support/databases';
 import { type Bench, go, press, says, scan, settled, text, watchTrouble } from '../support/e2e';
-import { gradeByKeys, type Handled, type Panels } from '../support/gradeByKeys';
+
 import { openOwnDemo } from '../support/ownDemo';
 import { testHome } from '../support/scratch';
-import { endStandIns, makeKey, standIn } from '../support/standIns';
+import { act, endStandIns, makeKey, standIn } from '../support/standIns';
 
 const database = 'plucky_three_units_test';
 const wired = [
@@ -40,40 +36,20 @@ afterAll(async () => {
   await close();
 });
 
-/** The three units at Teardown are taken apart to the end. @returns their ids */
-async function takeApart(): Promise<readonly string[]> {
-  const units = await unitsAt(db, ['teardown']);
-  const models = await Promise.all(
-    units.map(({ modelId, modelVersion }) => findModel(db, modelId ?? '', modelVersion ?? 0)),
-  );
-  const person = (await db('people').where({ role: 'lead' }).first('id', 'name')) as { id: string; name: string };
-  const now = new Date();
-  const demo = new DemoBench(
-    db,
-    [{ ...person, role: 'lead', bench: 'bench-1' }],
-    models.flatMap((model) => model ?? []),
-    new Chance(31),
-    new Workday(new Date(now.getTime() - 3 * 3600_000), now),
-    { units },
-  );
-  for (const { id, sheet } of units as readonly Unit[]) {
-    if (!sheet) await startTeardown(demo, id);
-    await workSheet(demo, id);
-  }
-  return units.map(({ id }) => id);
-}
-
 const partsOf = async (unitIds: readonly string[]): Promise<readonly Part[]> =>
   partsById(db, (await db('parts').whereIn('unit_id', unitIds).pluck('id')) as string[]);
 
 async function wire(page: Parameters<typeof makeKey>[0]): Promise<Panels> {
-  const panels: Record<string, string> = {};
-  for (const name of wired) panels[name] = await standIn(name, bench.url, await makeKey(page, bench.url, name));
+  const panels: Record<string, (reading: string) => Promise<unknown>> = {};
+  for (const name of wired) {
+    const panel = await standIn(name, bench.url, await makeKey(page, bench.url, name));
+    panels[name] = (reading) => act(panel, reading);
+  }
   return panels;
 }
 
 test('the parts of three torn-down units are measured, graded and put away by keys and scans alone', async () => {
-  const units = await takeApart();
+  const units = await takeApartAll(db, new Date());
   expect(units).toHaveLength(3);
   const page = await bench.signIn('Sunniva T.', undefined, 'bench-1');
   const troubles = watchTrouble(page);

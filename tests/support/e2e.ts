@@ -1,6 +1,6 @@
 import type { Browser, KeyInput, Page } from 'puppeteer-core';
 import { demoPeople } from '../../scripts/demo/people';
-import { openBrowser, settled, signedInPage } from '../../scripts/support/browser';
+import { openBrowser, scan, settled, signedInPage } from '../../scripts/support/browser';
 
 /** Where `./plucky test` serves the demo. */
 export function demoUrl(): string {
@@ -74,22 +74,6 @@ export async function press(page: Page, ...keys: string[]): Promise<void> {
   }
 }
 
-/**
- * Types a tag as a scanner does: in one breath, whatever the load of the machine. Sent from inside the page, since a key
- * sent from outside waits for the one before to be answered.
- */
-export async function scan(page: Page, tag: string): Promise<void> {
-  await page.evaluate(
-    (keys) => {
-      for (const key of keys)
-        (document.activeElement ?? document.body).dispatchEvent(
-          new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
-        );
-    },
-    [...tag, 'Enter'],
-  );
-}
-
 export async function go(page: Page, url: string, path: string): Promise<void> {
   await page.goto(`${url}${path}`, { waitUntil: 'load' });
   await settled(page);
@@ -115,7 +99,7 @@ export async function says(page: Page, words: string | RegExp, timeout = 25_000)
   }
 }
 
-export { settled };
+export { scan, settled };
 
 /** A field by its name. */
 const fieldOf = (name: string) => `input[aria-label="${name}"]`;

@@ -372,6 +372,7 @@ export interface MessageValues<Piece> {
   'refusals.readingEmpty': { instrument: Piece };
   'refusals.readingUnit': { instrument: Piece; unit: Piece; units: readonly Piece[] };
   'refusals.readingOutOfRange': { instrument: Piece; value: Piece; unit: Piece; low: Piece; high: Piece };
+  'refusals.lamps': { lit: number; of: number };
   'refusals.selfTestOver': { code: Piece };
   'refusals.readingFlood': { instrument: Piece; wait: number };
   'refusals.supplyChanged': Readonly<Record<never, never>>;

@@ -86,6 +86,7 @@ export const reasons = [
   'reading-out-of-range',
   'reading-flood',
   'self-test-over',
+  'lamps',
   'count-first',
   'not-interchangeable',
   'slots-open',

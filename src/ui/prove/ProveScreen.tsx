@@ -140,7 +140,7 @@ function ProveOneUnit({ unit, model, shop }: { readonly unit: Unit; readonly mod
             {money(sale.priceCents)}
           </Box>
         </Section>
-        <Box mt="auto" display="grid" gap="10px">
+        <Box mt="auto" pt="8px" display="grid" gap="10px" position={{ lg: 'sticky' }} bottom="20px" bg="sheet">
           {failed.length > 0 && (
             <KeyButton
               records

@@ -54,7 +54,7 @@ export function SelfTestSection({
             <Code src={`data:image/svg+xml,${encodeURIComponent(view.address.qr)}`} alt={texts.orScan()} />
             <Box flex="1" minW="220px" display="grid" gap="6px">
               <Box>
-                {texts.openOnUnit()}{' '}
+                {part === null ? texts.openOnUnit() : texts.openOnFrame()}{' '}
                 <Box as="span" textStyle="code">
                   {view.address.text}
                 </Box>{' '}

@@ -82,6 +82,7 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'reading-out-of-range': words.readingOutOfRange,
   'reading-flood': words.readingFlood,
   'self-test-over': words.selfTestOver,
+  lamps: words.lamps,
   'count-first': words.countFirst,
   'not-interchangeable': words.notInterchangeable,
   'slots-open': words.slotsOpen,

@@ -171,9 +171,9 @@ export function BatteryBench({
           cell={cell}
           kind={kind}
           onClose={() => setAsking(false)}
-          onTake={(next, readings) => {
+          onTake={(next, readings, plusMinus) => {
             setAsking(false);
-            take(next, readings);
+            take(next, readings, plusMinus);
           }}
         />
       )}

@@ -2,8 +2,10 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { CellRecord } from '@/core/battery/cellRecord';
+import { readLamps } from '@/core/battery/lamps';
 import { balanceOf, cellsInSeries, labelFits, placeOfCell } from '@/core/battery/pack';
 import type { Readings } from '@/core/grading/attributes';
+import type { PlusMinus } from '@/core/grading/doubt';
 import type { Refusal } from '@/core/shared/outcome';
 import type { PartKind } from '@/data/models/partKinds';
 import { Button } from '@/ui/base/Button';
@@ -24,7 +26,7 @@ export function CellDialog({
 }: {
   readonly cell: CellRecord;
   readonly kind: PartKind;
-  readonly onTake: (cell: CellRecord, readings: Readings) => void;
+  readonly onTake: (cell: CellRecord, readings: Readings, plusMinus: PlusMinus) => void;
   readonly onClose: () => void;
 }) {
   const [refusal, setRefusal] = useState<Refusal | null>(null);
@@ -63,12 +65,21 @@ export function CellDialog({
       if (!balance.ok) return setRefusal(balance.refusal);
       readings = { imbalanceMilliVolt: Math.round(balance.value.milliVolt) };
     }
+    let plusMinus: PlusMinus = {};
+    const [lit, of] = [figure('lit'), figure('lamps')];
+    if (lit !== undefined || of !== undefined) {
+      const read = readLamps(lit ?? Number.NaN, of ?? Number.NaN);
+      if (!read.ok) return setRefusal(read.refusal);
+      readings = { ...readings, capacityShare: read.value.share };
+      plusMinus = { capacityShare: read.value.plusMinus };
+    }
     onTake(
       {
         ...(hasLabel && { label: label as NonNullable<CellRecord['label']> }),
         ...(gaugeShare !== undefined && { gaugeShare }),
       },
       readings,
+      plusMinus,
     );
   };
   const { label } = cell;
@@ -106,6 +117,12 @@ export function CellDialog({
             </Field>
             <Field label={words.tapsAtRest()}>
               <Input name="taps" placeholder={words.tapsExample()} autoComplete="off" w="100%" />
+            </Field>
+            <Field label={words.lampsLit()}>
+              <Input name="lit" inputMode="numeric" autoComplete="off" w="100%" />
+            </Field>
+            <Field label={words.lampsThereAre()}>
+              <Input name="lamps" inputMode="numeric" autoComplete="off" w="100%" />
             </Field>
             <Box gridColumn="1 / -1" textStyle="note" color="inkMuted">
               {words.neverByLooks()}

@@ -1,10 +1,10 @@
-import type { Page } from 'puppeteer-core';
+import { setTimeout as pause } from 'node:timers/promises';
+import type { KeyInput, Page } from 'puppeteer-core';
 import { measuredAttributes, type GradingInstrument, type MeasuredAttribute } from '@/core/shared/gradingRules';
-import { pause, press, scan, settled } from './e2e';
-import { act } from './standIns';
+import { scan, settled } from './browser';
 
-/** Addresses of the panels of stand-ins, by instrument. */
-export type Panels = Partial<Readonly<Record<GradingInstrument, string>>>;
+/** What makes an instrument read: `good`, or one of its readings by name. */
+export type Panels = Partial<Readonly<Record<GradingInstrument, (reading: string) => Promise<unknown>>>>;
 
 export interface Handled {
   /** Keys that were pressed, and what a scanner typed as one. */
@@ -30,6 +30,14 @@ const asked: Partial<Readonly<Record<MeasuredAttribute, string>>> = {
   capacityShare: 'share',
   resistanceMilliOhm: 'resistance',
 };
+
+/** As fast as a hand: a scanner is faster. */
+const handMs = 45;
+
+async function press(page: Page, key: string): Promise<void> {
+  await page.keyboard.press(key as KeyInput);
+  await pause(handMs);
+}
 
 const currentOf = (page: Page) =>
   page.evaluate(() => {
@@ -63,7 +71,7 @@ export async function gradeByKeys(page: Page, tag: string | null, panels: Panels
       // The bench has been told what is waited for as soon as the field is there; the server a moment later.
       for (let tries = 0; (await currentOf(page))?.id === id; tries += 1) {
         if (tries % 20 === 0) {
-          await act(panel, asked[id] ?? 'good');
+          await panel(asked[id] ?? 'good');
           readings += 1;
         }
         if (tries > 400) throw new Error(`gradeByKeys: nothing was read for ${id}`);
@@ -73,7 +81,7 @@ export async function gradeByKeys(page: Page, tag: string | null, panels: Panels
     }
     const typed = now.isNumber ? [...(byHand[id] ?? ''), 'Enter'] : ['1'];
     if (typed.join('') === 'Enter') throw new Error(`gradeByKeys: nobody reads ${id}`);
-    await press(page, ...typed);
+    for (const key of typed) await press(page, key);
     keys += typed.length;
     await page.waitForFunction(
       (before) => (document.querySelector('[data-current]') as HTMLElement | null)?.dataset.attribute !== before,
@@ -83,7 +91,7 @@ export async function gradeByKeys(page: Page, tag: string | null, panels: Panels
   }
   // A field that has the focus takes the pedal for a space.
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  await press(page, 'space');
+  await press(page, ' ');
   keys += 1;
   await settled(page);
   return { keys, readings, seconds: (performance.now() - since) / 1000 };
