@@ -35,12 +35,13 @@ export class DemoBench {
     public models: readonly Model[],
     readonly chance: Chance,
     readonly clock: Workday,
-    /** What is there already and will be worked on. */
-    seen: { readonly units?: readonly Unit[]; readonly parts?: readonly Part[] } = {},
+    /** Units that are there already and will be worked on. */
+    units: readonly Unit[] = [],
   ) {
-    for (const unit of seen.units ?? []) this.units.set(unit.id, unit);
-    for (const part of seen.parts ?? []) this.parts.set(part.id, part);
-    for (const { id, version } of [...this.units.values(), ...this.parts.values()]) this.versions.set(id, version);
+    for (const unit of units) {
+      this.units.set(unit.id, unit);
+      this.versions.set(unit.id, unit.version);
+    }
     this.person = chance.pick(people);
   }
 

@@ -19,7 +19,7 @@ export async function takeApartAll(db: Knex, now: Date): Promise<readonly string
     models.flatMap((model) => model ?? []),
     new Chance(31),
     new Workday(new Date(now.getTime() - 3 * 3600_000), now),
-    { units },
+    units,
   );
   for (const { id, sheet } of units) {
     if (!sheet) await startTeardown(bench, id);

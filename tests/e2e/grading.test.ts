@@ -148,7 +148,7 @@ describe('a battery', () => {
     await says(page, '6 of 5 lamps cannot be');
     await fill({ lit: '4' });
     await page.waitForFunction(() => document.querySelector('dialog[open]') === null);
-    await says(page, /Capacity against rated 85\.\d/i);
+    await says(page, /Capacity against rated (\(limits it\) )?85\.\d/i);
     await press(page, 'b');
     await page.waitForSelector('dialog input[name=type]');
     const right = { ratedAmpHours: `${rated}`, ratedVolt: `${place.volt}`, limitVolt: `${place.limitVolt}` };

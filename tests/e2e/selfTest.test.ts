@@ -200,6 +200,8 @@ test('a display in a test frame: what the page reads lands in the fields that wa
     await tap(frame, pattern === 'ramp' ? 'Finish' : 'Next');
   }
   await says(page, 'test page: 3');
+  // The unit that it came out of said nothing of itself: there is nothing to take over.
+  expect(await text(page)).not.toContain('Use for this part');
   // Nobody is at Grade any more: what comes then is refused, on both, and lands nowhere.
   await go(page, bench.url, '/dock');
   await page.evaluate(async () => {

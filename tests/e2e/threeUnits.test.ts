@@ -171,3 +171,25 @@ test('twenty parts are looked at again, blind, by keys: the kappa on the screen 
   await press(page, 'g');
   await says(page, 'Look again, blind');
 });
+
+test('what a unit read off its own screen before it was taken apart is offered to its display at Grade', async () => {
+  const page = await bench.signIn('Oskar V.', undefined, 'bench-2');
+  const display = (await db('parts').where({ category: 'display', place: 'grade' }).first('id', 'tag', 'unit_id')) as {
+    readonly tag: string;
+    readonly unit_id: string;
+  };
+  // As it was noted at Triage, when the unit was whole.
+  const read = { is: 'touch', columns: 10, rows: 10, missed: [4], fingers: 2 };
+  const [before] = (await db('facts').where({ unit_id: display.unit_id, type: 'test-noted' }).limit(1)) as {
+    id: string;
+  }[];
+  if (!before) throw new Error('no test was noted of it');
+  await db('facts')
+    .where({ id: before.id })
+    .update({ payload: JSON.stringify({ test: 'touch', result: 'sound', read }) });
+  await go(page, bench.url, `/grade?part=${display.tag}`);
+  await says(page, '99 % of the screen feels a finger');
+  const use = await page.waitForSelector('::-p-xpath(//button[contains(., "Use for this part")])');
+  await use?.click();
+  await says(page, /Touch coverage 99/);
+});

@@ -1,5 +1,6 @@
 'use client';
 import { askedOfPart } from '@/core/selfTest/asked';
+import { judgeSelfTest } from '@/core/selfTest/judgeSelfTest';
 import { SelfTestSection } from '@/ui/selfTest/SelfTestSection';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
@@ -167,6 +168,7 @@ export function GradeOnePart({
               part={part.tag}
               version={part.version}
               asked={askedOfPart(part.category)}
+              onUse={(own) => keepCell({}, judgeSelfTest(own, rules).readings as Readings)}
             />
           </Box>
         )}

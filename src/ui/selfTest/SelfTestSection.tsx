@@ -1,14 +1,15 @@
 'use client';
 import { Box, chakra } from '@chakra-ui/react';
-import type { SelfTestKind } from '@/core/selfTest/reads';
+import type { SelfRead, SelfTestKind } from '@/core/selfTest/reads';
+import { Button } from '@/ui/base/Button';
 import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { clock } from '@/words/format';
+import { clock, moment } from '@/words/format';
+import { sayRead } from '@/words/say/sayRead';
 import * as texts from '@/words/catalogue/selfTest';
 import { kindNames } from './kindNames';
 import { ReadDrawing } from './ReadDrawing';
-import { sayRead } from './sayRead';
 import { useSelfReads } from './useSelfReads';
 
 const Code = chakra('img', { base: { w: '132px', h: '132px', flexShrink: 0 } });
@@ -19,6 +20,7 @@ export function SelfTestSection({
   part,
   version,
   asked,
+  onUse,
   keyName = 'v',
 }: {
   readonly unitId: string;
@@ -26,11 +28,13 @@ export function SelfTestSection({
   readonly part: string | null;
   readonly version: number;
   readonly asked: readonly SelfTestKind[];
+  /** Takes what the unit read before a part came out of it as readings of the part. */
+  readonly onUse?: (read: SelfRead) => void;
   readonly keyName?: string;
 }) {
   const { view, refusal, open, end } = useSelfReads(unitId, part, version);
   if (asked.length === 0) return null;
-  const reads = part === null ? (view?.reads ?? []).filter(({ read }) => asked.includes(read.is)) : [];
+  const reads = (view?.reads ?? []).filter(({ read }) => asked.includes(read.is));
   // Nothing but a button where nothing is open and nothing was read: it takes no room from what is looked at first.
   if (!view?.page && reads.length === 0)
     return (
@@ -87,8 +91,13 @@ export function SelfTestSection({
               <Box fontWeight="600">{kindNames[read.is]}</Box>
               <Box>{sayRead(read)}</Box>
               <Box textStyle="caption" color="inkMuted">
-                {texts.readBy({ at: clock(at), person })}
+                {texts.readBy({ at: moment(at), person })}
               </Box>
+              {onUse && (
+                <Button size="small" mt="6px" onClick={() => onUse(read)}>
+                  {texts.useRead()}
+                </Button>
+              )}
             </Box>
           </Box>
         ))}

@@ -90,6 +90,7 @@ export const notOpenedYet = () => l`Not opened yet`;
 export const openedAt = (d: { at: Text }) => l`Opened on the unit at ${d.at}`;
 export const holdsTwoHours = () => l`The code holds for two hours. Results are recorded under your name.`;
 export const readBy = (d: { at: Text; person: Text }) => l`${d.at}, ${d.person}`;
+export const useRead = () => l`Use for this part`;
 export const saysPicture = (d: { dots: number; others: string; named: readonly string[]; shown: Text }) => l`${plural(d.dots, 0, { "0": l`No dead dots`, "one": l`${number(d.dots)} dead dot`, "other": l`${number(d.dots)} dead dots` })}${select(d.others, { "none": l``, "other": l`; ${list(d.named)}` })}. ${d.shown} of 7 patterns looked at.`;
 export const defectLine = () => l`lines`;
 export const defectPatch = () => l`uneven patches`;

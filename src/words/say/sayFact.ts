@@ -5,6 +5,7 @@ import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/history';
 import { number } from '@/words/format';
 import { limitingName } from './attributes';
+import { sayRead } from './sayRead';
 import {
   costRuleNames,
   defectNames,
@@ -40,6 +41,15 @@ const skipNames: Readonly<Record<SkipCause, string>> = {
 const yes = (is: boolean): 'yes' | 'no' => (is ? 'yes' : 'no');
 const stepOf = ({ step }: NamedIn): string => (step ? saySheet(step) : '');
 
+/** With what the unit's own page read, where it tested itself. */
+const sayTest = ({ test, result, read }: Payloads['test-noted']): string =>
+  words.testNoted({
+    test: testNames[test],
+    result: resultNames[result],
+    isRead: yes(read !== undefined),
+    read: read ? sayRead(read) : '',
+  });
+
 /** One sentence for every fact, as the history shows it. */
 export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], named: NamedIn) => string } = {
   'parcel-made': words.parcelMade,
@@ -55,7 +65,7 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
   'unit-identified': ({ serial }) => words.unitIdentified({ serial, hasSerial: yes(serial !== '') }),
   'mark-placed': ({ mark }, { face }) => words.markPlaced({ finding: findingNames[mark.kind], face }),
   'photo-taken': words.photoTaken,
-  'test-noted': ({ test, result }) => words.testNoted({ test: testNames[test], result: resultNames[result] }),
+  'test-noted': sayTest,
   'wipe-recorded': ({ method }) => words.wipeRecorded({ method: wipeNames[method] }),
   'unit-decided': ({ disposition }) => words.unitDecided({ disposition: dispositionNames[disposition] }),
   'unit-set-apart': words.unitSetApart,
@@ -108,7 +118,7 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
   'part-assigned': (_, { slot }) => words.partAssigned({ slot }),
   'part-released': (_, { slot }) => words.partReleased({ slot }),
   'unit-matched': words.unitMatched,
-  'proof-noted': ({ test, result }) => words.proofNoted({ test: testNames[test], result: resultNames[result] }),
+  'proof-noted': sayTest,
   'unit-proven': words.unitProven,
   'unit-reworked': words.unitReworked,
   'unit-sent': words.unitSent,

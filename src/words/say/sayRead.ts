@@ -6,7 +6,7 @@ import * as texts from '@/words/catalogue/selfTest';
 
 const named = { line: texts.defectLine(), patch: texts.defectPatch(), burn: texts.defectBurn() } as const;
 
-/** What was read, in a sentence. */
+/** What the page on a unit read, in a sentence. */
 export function sayRead(read: SelfRead): string {
   switch (read.is) {
     case 'picture': {
