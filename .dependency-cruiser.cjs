@@ -34,6 +34,9 @@ module.exports = {
     never('core-procedure', '^src/core/procedure', { path: '^src/core/(?!shared|statistics|procedure)' }),
     never('core-grading', '^src/core/grading', { path: '^src/core/(?!shared|statistics|procedure|findings|grading)' }),
     never('core-battery', '^src/core/battery', { path: '^src/core/(?!shared|statistics|battery)' }),
+    never('core-self-test', '^src/core/selfTest', {
+      path: '^src/core/(?!shared|statistics|procedure|findings|grading|selfTest)',
+    }),
     never('core-agreement', '^src/core/agreement', {
       path: '^src/core/(?!shared|statistics|procedure|findings|grading|agreement)',
     }),

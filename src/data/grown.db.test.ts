@@ -270,7 +270,7 @@ async function askEverything(db: Knex): Promise<void> {
   const page = await openSelfTest(db, { unitId: triage.id }, lead, now);
   if (!page.ok) throw new Error(page.refusal.reason);
   await readSelfTest(db, page.value.code, now);
-  await readSelfReads(db, triage.id, null, now);
+  await readSelfReads(db, triage.id, null, true, now);
   await recount(db, now);
   await recount(db, now);
   await recountWhenDue(db, now, 0);

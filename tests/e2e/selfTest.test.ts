@@ -258,6 +258,10 @@ describe('a code is worth one unit for a while, and no more', () => {
     ])
       expect((await ask(unit, 'POST', path, { id: randomUUID(), read })).status).toBe(400);
     expect((await ask(unit, 'POST', '/api/self-tests/ZZZZZZ', given)).said.refusal?.reason).toBe('self-test-over');
+    // Who only looks is not told the code, which records under another name.
+    const viewer = await bench.signIn('Tova B.');
+    const told = await ask(viewer, 'GET', `/api/units/${id}/self-tests`);
+    expect([told.status, JSON.stringify(told.said).includes(code)]).toEqual([200, false]);
     // A code opens nothing else of the shop.
     expect((await ask(unit, 'GET', `/api/units/${id}/self-tests`)).status).toBe(401);
     expect((await ask(unit, 'POST', '/api/self-tests', { unitId: id })).status).toBe(401);

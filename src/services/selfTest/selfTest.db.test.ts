@@ -69,7 +69,7 @@ test('what is read becomes facts by whoever made the page, at its bench, and is 
   expect(await recordFact(scratch.db, one.value.person, { ...fact, expects: unit.version }, now)).toMatchObject({
     ok: true,
   });
-  const { reads } = await readSelfReads(scratch.db, unit.id, null, now);
+  const { reads } = await readSelfReads(scratch.db, unit.id, null, true, now);
   expect(reads).toEqual([{ read: touch, at: now.toISOString(), person: 'Tester of units' }]);
   // Undone, nothing was read.
   await recordFact(
@@ -85,7 +85,7 @@ test('what is read becomes facts by whoever made the page, at its bench, and is 
     },
     now,
   );
-  expect((await readSelfReads(scratch.db, unit.id, null, now)).reads).toEqual([]);
+  expect((await readSelfReads(scratch.db, unit.id, null, true, now)).reads).toEqual([]);
 });
 
 test('a unit that moved on, a part of another unit and somebody who left are refused', async () => {
@@ -121,4 +121,13 @@ test('what was gone through is kept once, however often it is said', async () =>
   await insertSelfTest(scratch.db, { code: 'ABCDEF', unitId: id, part: null, bench: 'bench-1', madeBy: imke.id }, now);
   for (const kind of ['touch', 'picture', 'touch'] as const) await saveDone(scratch.db, 'ABCDEF', kind);
   expect(await selfTestOf(scratch.db, id, null, now)).toMatchObject({ done: ['touch', 'picture'] });
+});
+
+test('who only looks sees what was read, and not the code that records under another name', async () => {
+  const { id } = await unitAt('prove');
+  const code = await made(id);
+  expect(await readSelfReads(scratch.db, id, null, true, now)).toMatchObject({
+    page: { code, madeBy: 'Tester of units' },
+  });
+  expect(await readSelfReads(scratch.db, id, null, false, now)).toMatchObject({ page: null });
 });

@@ -72,7 +72,7 @@ export function SelfTestSection({
                 {view.page.openedAt === null ? texts.notOpenedYet() : texts.openedAt({ at: clock(view.page.openedAt) })}
               </Box>
               <Box textStyle="caption" color="inkMuted">
-                {texts.holdsTwoHours()}
+                {texts.holdsTwoHours({ name: view.page.madeBy })}
               </Box>
               <Box>
                 <KeyButton records keyName={keyName} label={texts.endPage()} size="small" onPress={end} />

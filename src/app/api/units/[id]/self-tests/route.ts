@@ -1,5 +1,6 @@
 import type { NextRequest } from 'next/server';
 import { guardRoute } from '@/app/access';
+import { isAtLeastRole } from '@/core/people/roles';
 import { database } from '@/data/connection';
 import { closeSelfTest } from '@/data/selfTest/selfTestRepository';
 import { drawQr } from '@/files/drawQr';
@@ -10,9 +11,10 @@ interface Context {
 }
 
 /** What a unit read off itself, and the page that is open for it, or for the part that is asked for. */
-export const GET = guardRoute<Context>('GET /api/units/[id]/self-tests', async (request, _person, { params }) => {
+export const GET = guardRoute<Context>('GET /api/units/[id]/self-tests', async (request, { role }, { params }) => {
   const { id } = await params;
-  const view = await readSelfReads(database(), id, request.nextUrl.searchParams.get('part'), new Date());
+  const mayUse = isAtLeastRole(role, 'technician');
+  const view = await readSelfReads(database(), id, request.nextUrl.searchParams.get('part'), mayUse, new Date());
   return Response.json({ ...view, address: view.page && addressOf(request, view.page.code) });
 });
 
@@ -27,7 +29,7 @@ function addressOf({ headers }: NextRequest, code: string): { readonly text: str
 /** Ends the page that is open for a unit or a part: its code is worth nothing any more. */
 export const DELETE = guardRoute<Context>('DELETE /api/units/[id]/self-tests', async (request, _person, { params }) => {
   const part = request.nextUrl.searchParams.get('part');
-  const { page } = await readSelfReads(database(), (await params).id, part, new Date());
+  const { page } = await readSelfReads(database(), (await params).id, part, true, new Date());
   if (page) await closeSelfTest(database(), page.code, new Date());
   return Response.json({});
 });
