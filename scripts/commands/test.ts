@@ -141,8 +141,9 @@ const beside = [
   'outside',
   'severalServers',
   'instruments',
-  // In one lane with the other that works on the own shop.
+  // In one lane with the other that works on the own shop, and with the one that reads the log it writes into.
   'commands',
+  'watched',
   'sizes',
 ];
 /** Files that take the database server away: alone. */
