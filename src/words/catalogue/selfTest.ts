@@ -88,7 +88,7 @@ export const andEnter = () => l`and enter`;
 export const orScan = () => l`or scan this with its camera.`;
 export const notOpenedYet = () => l`Not opened yet`;
 export const openedAt = (d: { at: Text }) => l`Opened on the unit at ${d.at}`;
-export const holdsTwoHours = (d: { name: Text }) => l`The code holds for two hours. Results are recorded under the name of ${d.name}.`;
+export const holdsTwoHours = (d: { name: Text }) => l`Results are recorded as ${d.name}; the code holds for two hours.`;
 export const readBy = (d: { at: Text; person: Text }) => l`${d.at}, ${d.person}`;
 export const useRead = () => l`Use for this part`;
 export const saysPicture = (d: { dots: number; others: string; named: readonly string[]; shown: Text }) => l`${plural(d.dots, 0, { "0": l`No dead dots`, "one": l`${number(d.dots)} dead dot`, "other": l`${number(d.dots)} dead dots` })}${select(d.others, { "none": l``, "other": l`; ${list(d.named)}` })}. ${d.shown} of 7 patterns looked at.`;
