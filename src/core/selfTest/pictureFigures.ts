@@ -16,7 +16,7 @@ export function pictureFigures(rgba: Uint8ClampedArray, width: number, height: n
   const grey = new Float32Array(width * height);
   let sum = 0;
   for (let at = 0; at < grey.length; at += 1) {
-    const value = 0.299 * at0(rgba, at * 4) + 0.587 * at0(rgba, at * 4 + 1) + 0.114 * at0(rgba, at * 4 + 2);
+    const value = 0.299 * valueAt(rgba, at * 4) + 0.587 * valueAt(rgba, at * 4 + 1) + 0.114 * valueAt(rgba, at * 4 + 2);
     grey[at] = value;
     sum += value;
   }
@@ -26,8 +26,9 @@ export function pictureFigures(rgba: Uint8ClampedArray, width: number, height: n
   for (let y = 1; y < height - 1; y += 1)
     for (let x = 1; x < width - 1; x += 1) {
       const at = y * width + x;
-      const around = at0(grey, at - 1) + at0(grey, at + 1) + at0(grey, at - width) + at0(grey, at + width);
-      const edge = around - 4 * at0(grey, at);
+      const around =
+        valueAt(grey, at - 1) + valueAt(grey, at + 1) + valueAt(grey, at - width) + valueAt(grey, at + width);
+      const edge = around - 4 * valueAt(grey, at);
       edges += edge;
       squares += edge * edge;
     }
@@ -37,4 +38,4 @@ export function pictureFigures(rgba: Uint8ClampedArray, width: number, height: n
 
 const tenth = (value: number): number => Math.round(value * 10) / 10;
 
-const at0 = (values: ArrayLike<number>, at: number): number => values[at] ?? 0;
+const valueAt = (values: ArrayLike<number>, at: number): number => values[at] ?? 0;

@@ -15,6 +15,7 @@ import {
 import {
   markKinds,
   patterns,
+  selfTestKinds,
   type CameraShot,
   type CamerasRead,
   type KeysRead,
@@ -199,7 +200,7 @@ class KeysReadDto implements KeysRead {
 }
 
 class NoReadDto {
-  @IsIn(['picture', 'touch', 'sound', 'cameras', 'vibration', 'keys'])
+  @IsIn(selfTestKinds)
   is!: SelfTestKind;
 }
 

@@ -14,15 +14,7 @@ import { useSelfReads } from './useSelfReads';
 
 const Code = chakra('img', { base: { w: '132px', h: '132px', flexShrink: 0 } });
 
-/** At the bench: the code of the page on a unit, and what the unit read off itself, as it comes. */
-export function SelfTestSection({
-  unitId,
-  part,
-  version,
-  asked,
-  onUse,
-  keyName = 'v',
-}: {
+interface SelfTestProps {
   readonly unitId: string;
   /** Tag of the part that is read; null for the unit's own tests. */
   readonly part: string | null;
@@ -30,10 +22,17 @@ export function SelfTestSection({
   readonly asked: readonly SelfTestKind[];
   /** Takes what the unit read before a part came out of it as readings of the part. */
   readonly onUse?: (read: SelfRead) => void;
-  readonly keyName?: string;
-}) {
+}
+
+const keyName = 'v';
+
+/** At the bench: the code of the page on a unit, and what the unit read off itself, as it comes; nothing where no page can read. */
+export function SelfTestSection(props: SelfTestProps) {
+  return props.asked.length > 0 ? <SelfTests {...props} /> : null;
+}
+
+function SelfTests({ unitId, part, version, asked, onUse }: SelfTestProps) {
   const { view, refusal, open, end } = useSelfReads(unitId, part, version);
-  if (asked.length === 0) return null;
   const reads = (view?.reads ?? []).filter(({ read }) => asked.includes(read.is));
   // Nothing but a button where nothing is open and nothing was read: it takes no room from what is looked at first.
   if (!view?.page && reads.length === 0)

@@ -13,14 +13,12 @@ export const resultsAppear = (d: { modelName: Text }) => l`${d.modelName}. Resul
 export const unknownModel = () => l`Model not identified yet`;
 export const opening = () => l`Opening the tests …`;
 export const start = (d: { test: Text }) => l`Start: ${d.test}`;
-export const again = (d: { test: Text }) => l`Again: ${d.test}`;
 export const allDone = () => l`All tests done. Close this page.`;
 export const done = () => l`Done`;
 export const notDone = () => l`Not done`;
 export const undecided = () => l`Not decided`;
 export const sendAgain = () => l`Send again`;
 export const back = () => l`Back to the list`;
-export const skip = () => l`Skip this test`;
 export const kindPicture = () => l`Display`;
 export const kindTouch = () => l`Touch`;
 export const kindSound = () => l`Speaker and microphone`;
