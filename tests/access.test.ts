@@ -19,6 +19,7 @@ const open: Readonly<Record<string, string>> = {
   'api/health/route.ts': 'says only whether the application answers',
   'api/ready/route.ts': 'says only whether work can be done',
   'api/readings/route.ts': 'for instruments, by the key of a bench; nothing can be read with it',
+  'api/print-jobs/route.ts': 'for label printers, by the key of a bench; only labels that wait can be read with it',
   'api/self-tests/[code]/route.ts': 'for a unit under test, by a short code; only its own tests can be read and noted',
   'api/self-tests/[code]/pictures/[picture]/route.ts': 'for a camera under test, by the same code',
   'test/page.tsx': 'where a unit under test types its code',

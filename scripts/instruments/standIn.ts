@@ -3,7 +3,7 @@ import { createServer, type Server } from 'node:http';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Chance } from '@/core/shared/chance';
 import type { Act, Kind } from './kinds';
-import { panel } from './panel';
+import { escaped, page } from './panel';
 
 /** Where a stand-in speaks to, and as what. */
 export interface Wired {
@@ -37,11 +37,21 @@ export class StandIn {
         response.writeHead(303, { location: '/' }).end();
         return;
       }
-      response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' }).end(panel(this.wired.kind, this.said));
+      response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' }).end(this.panel());
     });
     await new Promise<void>((ready) => server.listen(port, '127.0.0.1', ready));
     const address = server.address();
     return { server, url: `http://127.0.0.1:${typeof address === 'object' && address ? address.port : port}` };
+  }
+
+  private panel(): string {
+    const { name, acts } = this.wired.kind;
+    return page(
+      name,
+      'It measures nothing, and says what it is told to.',
+      Object.fromEntries(acts.map(({ id, label }) => [id, label])),
+      `<ul>${this.said.map((line) => `<li>${escaped(line)}</li>`).join('')}</ul>`,
+    );
   }
 
   /** Reads something, and says it. */

@@ -72,7 +72,7 @@ export const routeRights = {
   'DELETE /api/instruments/keys/[id]': 'technician',
   'GET /api/instruments/stream': 'technician',
   'PUT /api/instruments/wait': 'technician',
-  'GET /api/label-jobs': 'technician',
+  'GET /api/label-jobs/waiting.pdf': 'technician',
   'POST /api/label-jobs': 'technician',
   'GET /api/labels/[file]': 'viewer',
   'GET /api/live': 'viewer',

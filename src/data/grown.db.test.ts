@@ -26,6 +26,7 @@ import { readAgreement } from '@/services/grade/readAgreement';
 import { readGrade } from '@/services/grade/readGrade';
 import { readHistory } from '@/services/history/readHistory';
 import { readLabels } from '@/services/labels/readLabels';
+import { servePrinter } from '@/services/labels/servePrinter';
 import { readPrinter } from '@/services/labels/readPrinter';
 import { readLine } from '@/services/line/readLine';
 import { archiveFacts } from '@/services/facts/archiveFacts';
@@ -216,7 +217,8 @@ async function askEverything(db: Knex): Promise<void> {
   await lines.next();
   await lines.return(undefined);
   await readContacts(db);
-  await readPrinter(db);
+  await readPrinter(db, now);
+  await servePrinter(db, lead.id, { printed: [1], room: 20 }, now);
   await readLabels(db, part.tag, now);
   await readLabels(db, 'BIN-A', now);
   await readPlanner(db, 'oddkin-lantern-5', now);

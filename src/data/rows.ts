@@ -1,6 +1,7 @@
 import type { SelfTestKind } from '@/core/selfTest/reads';
 import type { BenchWait, Landing } from '@/core/instruments/landing';
 import type { ReadingMessage } from '@/core/instruments/message';
+import type { PrinterTrouble } from '@/core/instruments/printing';
 import type { Outcome } from '@/core/shared/outcome';
 import type { CellRecord } from '@/core/battery/cellRecord';
 import type { RememberedMapping } from '@/core/intake/columnMapping';
@@ -370,6 +371,16 @@ export interface LabelJobRow {
   tag: string;
   made_at: Date;
   printed_at: Date | null;
+  /** Key of the printer that has it before it. */
+  taken_by: string | null;
+  taken_at: Date | null;
+}
+
+export interface LabelPrinterRow {
+  key_id: string;
+  asked_at: Date;
+  trouble: PrinterTrouble | null;
+  is_simulated: 0 | 1;
 }
 
 export interface SupplierColumnsRow {
@@ -730,7 +741,8 @@ export const columns = {
   ] satisfies (keyof TalliedRow)[],
   counters: ['name', 'n'] satisfies (keyof CounterRow)[],
   house_rules: ['version', 'rules', 'changed_at', 'changed_by'] satisfies (keyof HouseRulesRow)[],
-  label_jobs: ['id', 'fact_id', 'tag', 'made_at', 'printed_at'] satisfies (keyof LabelJobRow)[],
+  label_jobs: ['id', 'fact_id', 'tag', 'made_at', 'printed_at', 'taken_by', 'taken_at'] satisfies (keyof LabelJobRow)[],
+  label_printers: ['key_id', 'asked_at', 'trouble', 'is_simulated'] satisfies (keyof LabelPrinterRow)[],
   supplier_columns: ['supplier', 'mapping'] satisfies (keyof SupplierColumnsRow)[],
   lost_serials: ['serial', 'reported_by', 'reported_at'] satisfies (keyof LostSerialRow)[],
   rehearsals: [

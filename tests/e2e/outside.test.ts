@@ -215,6 +215,7 @@ describe('who may what, on a running server', () => {
     'GET /api/ready',
     'GET /sign-in',
     'POST /api/readings',
+    'POST /api/print-jobs',
     'GET /test',
     'GET /test/[code]',
     'GET /api/self-tests/[code]',

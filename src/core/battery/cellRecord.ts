@@ -1,5 +1,9 @@
 import type { CellLabel } from './pack';
 
+/** How a cell came out, as its grade asks; what a step cannot know (that it was pried) is not among them. */
+export const waysFreed = ['strip', 'unfastened', 'solvent', 'warmed'] as const;
+export type WayFreed = (typeof waysFreed)[number];
+
 /** What was found out about a cell beside its grade: its label, what its unit said of it, and the log that was counted. */
 export interface CellRecord {
   /** Read at release. */

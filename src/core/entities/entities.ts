@@ -5,7 +5,7 @@ import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { Brought } from '@/core/procedure/transfers';
 import type { DeviceTest, Finding, PartCategory, TestResult } from '@/core/procedure/vocabulary';
 import type { Readings, Reuse } from '@/core/grading/attributes';
-import type { CellRecord } from '@/core/battery/cellRecord';
+import type { CellRecord, WayFreed } from '@/core/battery/cellRecord';
 import type { PlusMinus } from '@/core/grading/doubt';
 import type { ScrewKeeping, SheetRules } from '@/core/shared/houseRules';
 import type { TorqueReading } from '@/core/screws/torqueState';
@@ -228,6 +228,8 @@ export interface FreedPart {
   readonly tag?: string;
   /** What was still on it; noted by the server, so that the log tells it whatever the model says later. */
   readonly carries?: readonly string[];
+  /** How a cell was freed, where its step tells; noted by the server as well. */
+  readonly freedBy?: WayFreed;
 }
 
 /** A grade as it was given, with what limited it; its fact says by which rules. */

@@ -90,7 +90,7 @@ export const startingGradingLimits: GradingLimits = {
 /** Attributes that are seen: their choices from good to bad, each with the grade a shop begins with. */
 export const startingGradingChoices = {
   shape: { flat: 'A', bent: 'X', swollen: 'X' },
-  freed: { strip: 'A', solvent: 'A', warmed: 'B', pried: 'X' },
+  freed: { strip: 'A', unfastened: 'A', solvent: 'A', warmed: 'B', pried: 'X' },
   picture: { even: 'A', faint: 'B', burn: 'C', lines: 'X' },
   glass: { clean: 'A', hairline: 'B', scratched: 'C', chipped: 'D', cracked: 'X' },
   starts: { yes: 'A', no: 'X' },

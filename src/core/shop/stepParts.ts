@@ -1,5 +1,7 @@
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { message } from '@/core/shared/message';
+import { waysFreed } from '@/core/battery/cellRecord';
+import { howFreed } from '@/core/sheet/howFreed';
 import { carriedBy, type FreedPart, type Part, type SheetState, type Unit } from '@/core/entities/entities';
 import { hitsOf } from '@/core/findings/hits';
 import { withFindings } from '@/core/findings/mark';
@@ -7,6 +9,7 @@ import { findingRules } from '@/core/findings/rules';
 import { getModelPart, type Model } from '@/core/procedure/model';
 import type { Operation } from '@/core/procedure/operations';
 import { transfersOf } from '@/core/procedure/transfers';
+import { rungNow } from '@/core/sheet/rungNow';
 import { partsOutNow, partsToTag, stepEndedBy, troubleOf } from '@/core/sheet/sheetSteps';
 import { movedBy } from '@/core/teardown/sheet/moveSteps';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
@@ -41,13 +44,23 @@ export function free(
     transfersOf(model, assembly, unit.configuration)
       .map(({ part }) => part)
       .filter((part) => !gone.has(part));
+  const tried = operation?.ladder?.rungs.slice(0, rungNow(sheet, step.id)) ?? [];
+  const freedBy = (partRef: string) =>
+    operation && getModelPart(model, partRef).category === 'battery'
+      ? howFreed(operation, step.joints, endId, tried)
+      : undefined;
   return accept(
     reported
       .filter(({ state }) => state !== 'missing')
       .map((item) =>
         partChange(
           null,
-          freshPart(unit, model, sheet, item, world.isPast ? (item.carries ?? []) : stillOn(item.partRef)),
+          freshPart(
+            unit,
+            model,
+            sheet,
+            world.isPast ? item : { ...item, carries: stillOn(item.partRef), freedBy: freedBy(item.partRef) },
+          ),
         ),
       ),
   );
@@ -57,8 +70,7 @@ function freshPart(
   unit: Unit,
   model: Model,
   sheet: SheetState,
-  { partId, partRef, state, tag }: FreedPart,
-  carries: readonly string[],
+  { partId, partRef, state, tag, carries = [], freedBy }: FreedPart,
 ): Part {
   const modelPart = getModelPart(model, partRef);
   const { category, interchange, data, singleUse, reusableIf } = modelPart;
@@ -80,7 +92,7 @@ function freshPart(
     unitId: unit.id,
     state,
     place: isHazard ? 'hazard' : isBroken ? 'scrap' : 'grade',
-    readings: {},
+    readings: freedBy === undefined ? {} : { freed: freedBy },
     grade: limiting === null ? null : 'X',
     limiting,
     bin: null,
@@ -137,14 +149,14 @@ export function withTags(freed: readonly FreedPart[], tags: readonly string[]): 
   return freed.map((item) => (isThere(item) ? { ...item, tag: left.shift() } : item));
 }
 
-/** What came free, with what is still on it. */
+/** What came free, with what is still on it and how a cell was freed: the log tells it whatever the model says later. */
 export function withCarried(freed: readonly FreedPart[], changes: readonly Change[]): readonly FreedPart[] {
-  const carried = new Map(
-    changes.flatMap(({ kind, after }) => (kind === 'part' && after ? [[after.id, after.carries] as const] : [])),
-  );
+  const made = new Map(changes.flatMap(({ kind, after }) => (kind === 'part' && after ? [[after.id, after]] : [])));
   return freed.map((item) => {
-    const carries = carried.get(item.partId) ?? [];
-    return carries.length > 0 ? { ...item, carries } : item;
+    const part = made.get(item.partId);
+    const carries = part ? carriedBy(part) : [];
+    const freedBy = waysFreed.find((way) => way === part?.readings.freed);
+    return { ...item, ...(carries.length > 0 && { carries }), ...(freedBy && { freedBy }) };
   });
 }
 

@@ -11,7 +11,7 @@ export interface InstrumentKey {
   readonly madeAt: string;
 }
 
-/** A key as an instrument carries it. It may speak to one bench, and read nothing. */
+/** A key as an instrument carries it. It may speak to one bench, print labels, and read nothing else. */
 export const drawInstrumentKey = (): string => `pluckybench_${randomBytes(24).toString('base64url')}`;
 
 /** A key is chance all through, so that a plain digest cannot be turned back. */

@@ -30,6 +30,34 @@ export async function countWaitingLabels(db: Knex): Promise<number> {
   return Number(row?.n ?? 0);
 }
 
+/** A printer that was given a label and says nothing more of it for so long has lost it. */
+const heldMs = 60_000;
+
+/** Gives a printer the oldest labels that no other has before it, and those of its own that it has not said of yet. */
+export async function takeLabels(
+  trx: Knex,
+  keyId: string,
+  room: number,
+  now: Date,
+): Promise<readonly Pick<LabelJobRow, 'id' | 'tag'>[]> {
+  if (room === 0) return [];
+  const jobs = (await trx('label_jobs')
+    .whereNull('printed_at')
+    .where((free) =>
+      free
+        .whereNull('taken_at')
+        .orWhere('taken_by', keyId)
+        .orWhere('taken_at', '<', new Date(now.getTime() - heldMs)),
+    )
+    .orderBy('id')
+    .limit(room)
+    .forUpdate()
+    .select('id', 'tag')) as LabelJobRow[];
+  const ids = jobs.map(({ id }) => id);
+  await trx('label_jobs').whereIn('id', ids).update({ taken_by: keyId, taken_at: now });
+  return jobs;
+}
+
 /** Marks labels as printed; one that was printed meanwhile stays as it was. */
 export async function markPrinted(trx: Knex, ids: readonly number[], now: Date): Promise<number> {
   return trx('label_jobs').whereIn('id', ids).whereNull('printed_at').update({ printed_at: now });

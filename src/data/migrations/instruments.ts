@@ -32,6 +32,22 @@ export const instrumentReadings = (schema: Knex.SchemaBuilder) =>
     table.index(['received_at']);
   });
 
+/** Which printer has a label before it, so that two of them do not print it both. */
+export const takenLabels = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('label_jobs', (table) => {
+    table.specificType('taken_by', 'char(36) character set ascii collate ascii_bin').nullable();
+    table.specificType('taken_at', 'datetime(3)').nullable();
+  });
+
+/** When each label printer asked last, and what is wrong with it. */
+export const labelPrinters = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('label_printers', (table) => {
+    table.specificType('key_id', 'char(36) character set ascii collate ascii_bin').primary();
+    table.specificType('asked_at', 'datetime(3)').notNullable();
+    table.specificType('trouble', 'varchar(12) character set ascii collate ascii_bin').nullable();
+    table.boolean('is_simulated').notNullable();
+  });
+
 /** Pages on units by a short code. */
 export const selfTests = (schema: Knex.SchemaBuilder) =>
   schema.createTable('self_tests', (table) => {

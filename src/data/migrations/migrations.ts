@@ -299,4 +299,14 @@ export const migrations: readonly Migration[] = [
   { name: '102_bench_waits', up: (db) => instruments.benchWaits(db.schema) },
   { name: '103_instrument_readings', up: (db) => instruments.instrumentReadings(db.schema) },
   { name: '104_self_tests', up: (db) => instruments.selfTests(db.schema) },
+  { name: '105_taken_labels', up: (db) => instruments.takenLabels(db.schema) },
+  { name: '106_label_printers', up: (db) => instruments.labelPrinters(db.schema) },
+  // A cell that screws or a latch held was never freed by a strip.
+  {
+    name: '107_unfastened_cells',
+    up: (db) =>
+      db('house_rules').update({
+        rules: db.raw(`json_insert(rules, '$.gradingChoices.freed.unfastened', 'A')`),
+      }),
+  },
 ];

@@ -14,9 +14,9 @@ export interface GradeView {
   /** What a part is called and worth, by `model/part`. */
   readonly kinds: Readonly<Record<string, PartKind>>;
   readonly unitTags: Readonly<Record<string, string>>;
-  /** How far the own gauges of a model read over the analyser, on cells that had both; by model. */
   /** Parts whose second look teaches the rules most, for who asks. */
   readonly blind: readonly Part[];
+  /** How far the own gauges of a model read over the analyser, on cells that had both; by model. */
   readonly gauges: Readonly<Record<string, readonly number[]>>;
 }
 

@@ -150,6 +150,7 @@ export const fitHow = () => l`In and out of its opening, three times.`;
 export const reuseName = () => l`used once`;
 export const reuseHow = () => l`The question of its model; see the paper.`;
 export const freedStrip = () => l`by its strip`;
+export const freedUnfastened = () => l`unscrewed or unlatched`;
 export const freedSolvent = () => l`with solvent`;
 export const freedWarmed = () => l`warmed and lifted`;
 export const freedPried = () => l`pried`;

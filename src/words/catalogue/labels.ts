@@ -2,18 +2,22 @@
 import { l, plural, select, type Text } from '@/words/runtime';
 import { number } from '@/words/format';
 
-export const outLabelsNothingWasLost = () => l`Out of labels. Nothing was lost: load a roll (P), then print.`;
 export const serverRejectedLabelsStayIn = () => l`The server rejected it. The labels stay in the queue.`;
 export const serverDoesNotAnswerLabels = () => l`The server does not answer. The labels stay in the queue; try again.`;
-export const simulatedLabelQueuedWhenUnit = () => l`Simulated. A label is queued when a unit is decided and when a part is freed. A real printer polls /api/label-jobs.`;
+export const whenLabelsWait = () => l`A label is queued when a unit is decided and when a part is freed. Printers that ask for work take them from here by themselves.`;
 export const triage = () => l`Triage`;
 export const allLabelsArePrinted = () => l`All labels are printed`;
 export const noLabelsToPrint = (d: { total: number }) => l`${plural(d.total, 0, { "0": l`No labels`, "one": l`${number(d.total)} label`, "other": l`${number(d.total)} labels` })} to print`;
-export const firstShown = (d: { jobs: Text }) => l`first ${d.jobs} shown`;
-export const print = (d: { jobs: Text }) => l`Print ${d.jobs}`;
-export const simulateEmptyRoll = (d: { hasPaper: 'yes' | 'no' }) => l`${select(d.hasPaper, { "yes": l`Simulate empty roll`, "other": l`Load a roll` })}`;
-export const notPrinted = () => l`Not printed.`;
+export const firstShown = (d: { jobs: Text }) => l`the first ${d.jobs}`;
+export const openPdf = (d: { jobs: Text }) => l`PDF of ${d.jobs}`;
+export const cameOut = (d: { jobs: Text }) => l`${d.jobs} came out`;
+export const them = () => l`them`;
+export const they = () => l`They`;
+export const theFirst = (d: { jobs: Text }) => l`The first ${d.jobs}`;
+export const notNoted = () => l`Not noted.`;
 export const labelFor = (d: { tag: Text }) => l`Label for ${d.tag}`;
+export const noPrinterAsks = () => l`No printer asks for work. Print the PDF on any printer and note what came out, or give a printer a key under Instruments.`;
+export const printerAsked = (d: { name: Text; time: Text; isSimulated: 'yes' | 'no'; trouble: string }) => l`${d.name} asked at ${d.time}${select(d.isSimulated, { "yes": l` (simulated)`, "other": l`` })}: ${select(d.trouble, { "no_paper": l`out of labels; load a roll. Nothing is lost.`, "jammed": l`jammed; clear it. Nothing is lost.`, "other": l`ready.` })}`;
 export const gradeAndSerial = (d: { grade: Text; serial: Text }) => l`grade ${d.grade} · ${d.serial}`;
 export const serialNotRead = () => l`serial not read`;
 export const modelNotKnown = () => l`model not known`;

@@ -130,6 +130,7 @@ const choiceNames: Readonly<Record<ChosenAttribute, Readonly<Record<string, stri
   shape: { flat: words.shapeFlat(), bent: words.shapeBent(), swollen: words.shapeSwollen() },
   freed: {
     strip: words.freedStrip(),
+    unfastened: words.freedUnfastened(),
     solvent: words.freedSolvent(),
     warmed: words.freedWarmed(),
     pried: words.freedPried(),

@@ -1,6 +1,7 @@
 import 'server-only';
 import { NextResponse, type NextRequest } from 'next/server';
 import { answerError, answerRefusal } from '@/app/access';
+import { bearerOf } from '@/app/bearer';
 import type { ReadingMessage } from '@/core/instruments/message';
 import { takeOne, type Bucket, type Pace } from '@/core/reading/rateLimit';
 import { refuse } from '@/core/shared/outcome';
@@ -23,7 +24,7 @@ const mostTogether = 100;
  */
 export async function POST(request: NextRequest): Promise<Response> {
   try {
-    const key = /^Bearer (\S{1,100})$/.exec(request.headers.get('authorization') ?? '')?.[1];
+    const key = bearerOf(request);
     const instrument = key === undefined ? undefined : await findInstrument(database(), key);
     if (!instrument) return answerRefusal(refuse('not-signed-in'), 401);
     const isStream = request.headers.get('content-type')?.startsWith('application/x-ndjson') ?? false;

@@ -1,6 +1,7 @@
 import 'server-only';
 import { NextResponse, type NextRequest } from 'next/server';
 import { answerError, answerRefusal, personOf } from '@/app/access';
+import { bearerOf } from '@/app/bearer';
 import { takeOne, type Bucket } from '@/core/reading/rateLimit';
 import { refuse } from '@/core/shared/outcome';
 import { database } from '@/data/connection';
@@ -20,7 +21,7 @@ export function guardReader(read: Read) {
   return async (request: NextRequest): Promise<Response> => {
     try {
       const now = Date.now();
-      const key = /^Bearer (\S{1,100})$/.exec(request.headers.get('authorization') ?? '')?.[1];
+      const key = bearerOf(request);
       const reader =
         key === undefined ? (await personOf(request))?.id : await findReader(database(), key, new Date(now));
       if (reader === undefined) return answerRefusal(refuse('not-signed-in'), 401);

@@ -8,5 +8,5 @@ export const metadata = { title: words.labelPrinterPluckyParcel() };
 
 export default async function PrinterPage() {
   await guardPage('/labels');
-  return <PrinterScreen view={await readPrinter(database())} />;
+  return <PrinterScreen view={await readPrinter(database(), new Date())} />;
 }
