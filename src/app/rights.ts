@@ -109,6 +109,7 @@ export const routeRights = {
   'DELETE /api/sessions/[id]': 'lead',
   'POST /api/self-tests': 'technician',
   'POST /api/shelf/counts': 'technician',
+  'GET /api/shelf/buyable': 'technician',
   'GET /api/shelf/export': 'viewer',
   'GET /api/shelf/parts/[tag]': 'viewer',
   'GET /api/shelf/rows': 'viewer',

@@ -3,12 +3,13 @@ import type { BenchWait, Landing } from '@/core/instruments/landing';
 import type { ReadingMessage } from '@/core/instruments/message';
 import type { PrinterTrouble } from '@/core/instruments/printing';
 import type { Outcome } from '@/core/shared/outcome';
+import type { Conditioning } from '@/core/battery/conditioning';
 import type { CellRecord } from '@/core/battery/cellRecord';
 import type { RememberedMapping } from '@/core/intake/columnMapping';
 import type { CostRule } from '@/core/shared/costRule';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { Mark } from '@/core/findings/mark';
-import type { GradeVerdict, Part, SheetState, Unit } from '@/core/entities/entities';
+import type { Bought, GradeVerdict, Part, SheetState, Unit } from '@/core/entities/entities';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Was } from '@/core/shop/was';
@@ -91,6 +92,9 @@ export interface PartRow {
   category: Part['category'];
   interchange: string;
   unit_id: string;
+  bought: Bought | null;
+  /** 1 where it was bought: to be asked for. */
+  is_bought: number;
   state: Part['state'];
   place: Part['place'];
   readings: Part['readings'];
@@ -103,6 +107,9 @@ export interface PartRow {
   plus_minus: Readonly<Record<string, number>>;
   reuse: 'never' | 'asked' | null;
   cell: CellRecord | null;
+  conditioning: Conditioning | null;
+  /** When a cell on its charger is done: worked out of the others. */
+  conditioned_at: string | null;
   second_look: GradeVerdict | null;
   reserved_for: string | null;
   stored_at: string | null;
@@ -555,6 +562,8 @@ export const columns = {
     'category',
     'interchange',
     'unit_id',
+    'bought',
+    'is_bought',
     'state',
     'place',
     'readings',
@@ -567,6 +576,8 @@ export const columns = {
     'plus_minus',
     'reuse',
     'cell',
+    'conditioning',
+    'conditioned_at',
     'second_look',
     'reserved_for',
     'stored_at',

@@ -6,7 +6,7 @@ import type { Page } from 'puppeteer-core';
 import { run } from '../../scripts/support/processes';
 import { openOwnDemo } from '../support/ownDemo';
 import { act, endStandIns, makeKey, standIn } from '../support/standIns';
-import { type Bench, go, heading, pause, says, scan, settled, text, watchTrouble } from '../support/e2e';
+import { type Bench, go, heading, pause, press, says, scan, settled, text, watchTrouble } from '../support/e2e';
 
 let bench: Bench;
 const folder = mkdtempSync(join(tmpdir(), 'plucky-instruments-'));
@@ -151,3 +151,84 @@ test('a gauge’s stand-in is good, in another unit, broken and late: only what 
   await says(page, /surface probe: \d/);
   expect(await heading(page)).toMatch(/read|limited/);
 });
+
+test('a printer that knows its document alone takes what waits, and says what came out; without its key nothing is told', async () => {
+  const page = await bench.signIn('Imke R.', undefined, 'bench-2');
+  const troubles = watchTrouble(page);
+  await go(page, bench.url, '/labels');
+  const shown = () => page.$$eval('main img', (images) => images.map(({ alt }) => /[UP]-\d+/.exec(alt)?.[0]));
+  const waiting = await shown();
+  expect(waiting.length).toBeGreaterThan(3);
+  await says(page, 'No printer asks for work');
+  const key = await makeKey(page, bench.url, 'printer by the door');
+  const ask = async (body: object, bearer = key) => {
+    const response = await fetch(`${bench.url}/api/print-jobs`, {
+      method: 'POST',
+      headers: { authorization: `Bearer ${bearer}`, 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    return { status: response.status, ...((await response.json()) as Printing) };
+  };
+  expect((await ask({ printed: [], room: 2 }, 'nobody')).status).toBe(401);
+  expect((await ask({ printed: 'all', room: 2 })).status).toBe(422);
+  expect((await ask({ printed: [], room: 500 })).status).toBe(422);
+  const first = await ask({ printed: [], room: 2 });
+  expect(first.jobs?.map(({ tag }) => tag)).toEqual(waiting.slice(0, 2));
+  for (const { svg } of first.jobs ?? []) expect(svg).toMatch(/^<svg[^]*<\/svg>\s*$/);
+  await go(page, bench.url, '/labels');
+  await says(page, 'printer by the door asked at');
+  const ids = (first.jobs ?? []).map(({ id }) => id);
+  expect((await ask({ printed: ids, room: 0, trouble: 'no-paper' })).jobs).toEqual([]);
+  await page.waitForFunction((left) => document.querySelectorAll('main img').length === left, {}, waiting.length - 2);
+  await says(page, 'load a roll');
+
+  // The stand-in prints the rest by itself; what it printed and lost its power over it prints again.
+  const panel = await standIn('label-printer', bench.url, key);
+  await act(panel, 'forget');
+  await page.waitForFunction(() => document.querySelectorAll('main img').length === 0);
+  await says(page, 'All labels are printed');
+  const out = await (await fetch(panel)).text();
+  const printed = [...out.matchAll(/data-tag="([^"]+)"/g)].map(([, tag]) => tag).reverse();
+  expect(new Set(printed)).toEqual(new Set(waiting.slice(2)));
+  expect(printed.length).toBe(waiting.length - 2 + 1);
+  expect(troubles).toEqual([]);
+});
+
+test('a cell is put on its charger: it waits in every corner of the shop, last in its queue, until somebody takes it off', async () => {
+  const page = await bench.signIn('Imke R.', undefined, 'bench-1');
+  const troubles = watchTrouble(page);
+  const tag = await inHand(page, /P-\d+battery/);
+  await says(page, 'fire-safe place');
+  await press(page, 'o');
+  await says(page, 'Charging until');
+  const queue = () => page.$$eval('main nav > ul button', (all) => all.map(({ textContent }) => textContent ?? ''));
+  await page.waitForFunction(
+    (wanted) => [...document.querySelectorAll('main nav > ul button')].at(-1)?.textContent?.includes(wanted),
+    {},
+    tag,
+  );
+  expect((await queue()).at(-1)).toMatch(/done at \d\d:\d\d/);
+  await settled(page);
+  // Somebody else, elsewhere, after a reload: it runs on the server.
+  const other = await bench.signIn('Oskar V.', undefined, 'bench-2');
+  await go(other, bench.url, '/shelf');
+  await says(other, 'Waiting by themselves');
+  await says(other, tag);
+  await go(page, bench.url, `/grade?part=${tag}`);
+  await says(page, 'Charging until');
+  await press(page, 'o');
+  await says(page, 'Put it on its charger');
+  await settled(page);
+  await go(other, bench.url, '/shelf');
+  await settled(other);
+  expect(await text(other)).not.toContain('Waiting by themselves');
+  await go(page, bench.url, `/t/${tag}`);
+  await says(page, 'Cell taken off its charger');
+  await says(page, 'Cell put on its charger: a full cycle of');
+  expect(troubles).toEqual([]);
+});
+
+interface Printing {
+  readonly jobs?: readonly { readonly id: number; readonly tag: string; readonly svg: string }[];
+  readonly waiting?: number;
+}

@@ -13,6 +13,11 @@ afterAll(() => close());
 const tagsIn = (page: Page, place: string) =>
   page.$$eval(place, (rows) => rows.map(({ textContent }) => /P-\d+/.exec(textContent ?? '')?.[0] ?? ''));
 const rows = '[role=row][aria-rowindex]';
+/** Tags of the parts that wait at Grade; those that are looked at again are not among them. */
+async function waitingAtGrade(page: Page): Promise<readonly string[]> {
+  await go(page, bench.url, '/grade');
+  return tagsIn(page, 'main nav > ul button');
+}
 const address = (page: Page) => page.evaluate(() => location.pathname + location.search);
 
 test('put away by scanning: the part, then the bin; a label that is no bin, and a bin that is none, are said', async () => {
@@ -214,4 +219,44 @@ test('what nobody can use again is handed over by its way out, and is off the li
   await settled(page);
   expect(Number(/^\d+/.exec(await heading(page))?.[0])).toBeLessThan(before);
   expect(await text(page)).not.toContain('Fire-safe place');
+});
+
+test('bought parts are booked in with price and warranty, wait at Grade, and tell where they came from', async () => {
+  const page = await bench.signIn('Oskar V.');
+  const troubles = watchTrouble(page);
+  const before = await waitingAtGrade(page);
+  await go(page, bench.url, '/shelf/stock');
+  await press(page, 'b');
+  await page.waitForSelector('select[name=part] option');
+  await page.select('select[name=part]', 'oddkin-lantern-5/display');
+  await page.type('input[name=count]', '00');
+  await page.type('input[name=price]', 'much');
+  await press(page, 'Enter');
+  await says(page, 'an amount like');
+  const fill = (name: string, value: string) =>
+    page.$eval(
+      `input[name=${name}]`,
+      (field, given) => {
+        (field as HTMLInputElement).value = given;
+      },
+      value,
+    );
+  await fill('price', '41,50');
+  await press(page, 'Enter');
+  await says(page, 'from 1 to 40');
+  await fill('count', '2');
+  await press(page, 'Enter');
+  await says(page, 'from whom');
+  await fill('supplier', 'Quayside Parts');
+  await fill('warranty', '2027-11-29');
+  await press(page, 'Enter');
+  await says(page, '2 parts are booked in');
+  const [bought = '', other] = (await waitingAtGrade(page)).filter((tag) => !before.includes(tag));
+  expect(other).toBeDefined();
+  await go(page, bench.url, `/t/${bought}`);
+  await says(page, 'warranty until');
+  expect(await text(page)).toContain('41.50');
+  await go(page, bench.url, `/grade?part=${bought}`);
+  await says(page, 'bought new from Quayside Parts');
+  expect(troubles).toEqual([]);
 });

@@ -62,6 +62,23 @@ export class RandomHistory {
       return { type: 'unit-let-go', subjectId: chance.pick(apart).id, payload: { because: chance.pick(letGoCauses) } };
     const active = units.filter(({ stage }) => !['sent', 'spent', 'recycled', 'kept-apart'].includes(stage));
     if (active.length < 12 || chance.happens(0.01)) return this.intake();
+    if (chance.happens(0.01)) {
+      const { id, version, parts: own } = chance.pick([...this.models]);
+      return {
+        type: 'part-bought',
+        subjectId: chance.uuid(),
+        payload: {
+          modelId: id,
+          modelVersion: version,
+          partRef: chance.pick(own).id,
+          condition: chance.pick(['new', 'used'] as const),
+          supplier: 'Quayside Parts',
+          cents: Math.ceil(chance.between(100, 9000)),
+          warrantyUntil: chance.happens(0.5) ? '2027-11-26' : null,
+          isWhole: chance.happens(0.3),
+        },
+      };
+    }
     const loose = parts.filter(({ place }) => place !== 'fitted' && place !== 'gone');
     if (loose.length > 0 && chance.happens(0.25)) return this.part(chance.pick(loose));
     return this.unit(chance.pick(active), parts);
@@ -116,6 +133,14 @@ export class RandomHistory {
 
   private part(part: Part): Draft {
     const { chance } = this;
+    if (part.category === 'battery' && part.conditioning && chance.happens(0.4))
+      return { type: 'cell-taken-off', subjectId: part.id, payload: {} };
+    if (part.category === 'battery' && part.place === 'grade' && chance.happens(0.3))
+      return {
+        type: 'cell-conditioned',
+        subjectId: part.id,
+        payload: { ratedAmpHours: 3, health: 0.9, filled: chance.next() },
+      };
     if (part.place === 'grade')
       return { type: 'part-graded', subjectId: part.id, payload: { readings: inventReadings(part, chance) } };
     if (part.place === 'shelf' && chance.happens(0.1))

@@ -5,7 +5,7 @@ import type { Sample } from './sample';
 import { fuse, healthOf } from './health';
 import { readLogTable } from './logTable';
 import { balanceOf, cellsInSeries, labelFits } from './pack';
-import { conditioningOf, usualRates } from './conditioning';
+import { conditionedAt, conditioningOf, minutesOf, stepAt, usualRates } from './conditioning';
 
 interface Truth {
   readonly ampHours: number;
@@ -260,6 +260,25 @@ describe('a pack', () => {
 });
 
 describe('conditioning', () => {
+  test('at every moment it stands in the step that plain adding up says, and in none once all are over', () => {
+    const steps = conditioningOf({ ratedAmpHours: 4 }, 0.9, 0.3);
+    const conditioning = { beganAt: '2026-11-29T09:00:00.000Z', steps };
+    const began = Date.parse(conditioning.beganAt);
+    expect(conditionedAt(conditioning)).toBe(began + minutesOf(steps) * 60_000);
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1.2, noNaN: true }), (share) => {
+        const minute = share * minutesOf(steps);
+        let left = minute;
+        const at = steps.findIndex((step) => (left -= step.minutes) < 0);
+        const found = stepAt(conditioning, began + minute * 60_000);
+        if (at < 0) return expect(found).toBeNull();
+        expect(found).toMatchObject({ at, step: steps[at] });
+        return expect(((found?.endsAt ?? 0) - began) / 60_000 - minute).toBeCloseTo(-left, 6);
+      }),
+      { seed: 29 },
+    );
+  });
+
   test('what it charges and runs down is the charge of the cell, whatever was in it', () => {
     fc.assert(
       fc.property(

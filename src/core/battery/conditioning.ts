@@ -9,6 +9,34 @@ export interface ConditioningStep {
   readonly fixture: 'charger' | 'analyser' | null;
 }
 
+/** A cell that is being conditioned: since when, and what it goes through. */
+export interface Conditioning {
+  /** ISO in UTC. */
+  readonly beganAt: string;
+  readonly steps: readonly ConditioningStep[];
+}
+
+/** Minutes that a conditioning takes from its beginning to its end. */
+export const minutesOf = (steps: readonly Pick<ConditioningStep, 'minutes'>[]): number =>
+  steps.reduce((sum, { minutes }) => sum + minutes, 0);
+
+/** When the last step is over, in milliseconds. */
+export const conditionedAt = ({ beganAt, steps }: Conditioning): number =>
+  Date.parse(beganAt) + minutesOf(steps) * 60_000;
+
+/** The step that a cell is in, and when that one is over; null when all are over. @param now  in milliseconds */
+export function stepAt(
+  { beganAt, steps }: Conditioning,
+  now: number,
+): { readonly step: ConditioningStep; readonly at: number; readonly endsAt: number } | null {
+  let endsAt = Date.parse(beganAt);
+  for (const [at, step] of steps.entries()) {
+    endsAt += step.minutes * 60_000;
+    if (now < endsAt) return { step, at, endsAt };
+  }
+  return null;
+}
+
 /** Currents as shares of the rating, as cells of this kind are usually treated; house rules may be milder. */
 export interface ConditioningRates {
   readonly chargeC: number;

@@ -5,6 +5,7 @@ import type { Grade, SaleGrade } from '@/core/shared/grades';
 import type { Brought } from '@/core/procedure/transfers';
 import type { DeviceTest, Finding, PartCategory, TestResult } from '@/core/procedure/vocabulary';
 import type { Readings, Reuse } from '@/core/grading/attributes';
+import type { Conditioning } from '@/core/battery/conditioning';
 import type { CellRecord, WayFreed } from '@/core/battery/cellRecord';
 import type { PlusMinus } from '@/core/grading/doubt';
 import type { ScrewKeeping, SheetRules } from '@/core/shared/houseRules';
@@ -172,6 +173,20 @@ export interface Unit extends Versioned {
   readonly shipment: string | null;
 }
 
+export const boughtConditions = ['new', 'used'] as const;
+
+/** Where a part came from that was harvested from no unit here. */
+export interface Bought {
+  readonly condition: (typeof boughtConditions)[number];
+  readonly supplier: string;
+  /** Paid for it. */
+  readonly cents: number;
+  /** Day on which it was booked in. */
+  readonly on: string;
+  /** Last day of its warranty. */
+  readonly warrantyUntil: string | null;
+}
+
 export interface Part extends Versioned {
   readonly id: string;
   readonly tag: string;
@@ -179,7 +194,10 @@ export interface Part extends Versioned {
   readonly modelId: string;
   readonly category: PartCategory;
   readonly interchange: string;
+  /** The unit that it came out of; of a bought part, which came out of none, its own id. */
   readonly unitId: string;
+  /** Present on a part that was bought. */
+  readonly bought?: Bought;
   readonly state: PartState;
   readonly place: PartPlace;
   readonly readings: Readings;
@@ -187,6 +205,8 @@ export interface Part extends Versioned {
   readonly plusMinus?: PlusMinus;
   /** Present on a cell of which more is known than its readings. */
   readonly cell?: CellRecord;
+  /** Present on a cell that is charged and run down by itself, also when that is over and nobody took it off yet. */
+  readonly conditioning?: Conditioning;
   /** What somebody made of it who did not know its grade. */
   readonly secondLook?: GradeVerdict;
   /** Present on a part that its model says is used once. */

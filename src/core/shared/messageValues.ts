@@ -365,6 +365,8 @@ export interface MessageValues<Piece> {
   'refusals.partReserved': { tag: Piece; for: Piece };
   'refusals.partPicked': { tag: Piece };
   'refusals.noCell': { tag: Piece };
+  'refusals.cellOnAlready': { tag: Piece };
+  'refusals.cellNotOn': { tag: Piece };
   'refusals.readingStale': { instrument: Piece; seconds: number; isAhead: 'yes' | 'no' };
   'refusals.readingDoubled': { instrument: Piece };
   'refusals.readingUnwanted': { instrument: Piece };

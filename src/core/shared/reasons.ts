@@ -76,6 +76,8 @@ export const reasons = [
   'part-reserved',
   'part-picked',
   'no-cell',
+  'cell-on-already',
+  'cell-not-on',
   'supply-changed',
   'reading-stale',
   'reading-doubled',

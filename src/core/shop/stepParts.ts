@@ -7,6 +7,8 @@ import { hitsOf } from '@/core/findings/hits';
 import { withFindings } from '@/core/findings/mark';
 import { findingRules } from '@/core/findings/rules';
 import { getModelPart, type Model } from '@/core/procedure/model';
+import type { Reuse } from '@/core/grading/attributes';
+import type { ModelPart } from '@/core/procedure/parts';
 import type { Operation } from '@/core/procedure/operations';
 import { transfersOf } from '@/core/procedure/transfers';
 import { rungNow } from '@/core/sheet/rungNow';
@@ -73,7 +75,7 @@ function freshPart(
   { partId, partRef, state, tag, carries = [], freedBy }: FreedPart,
 ): Part {
   const modelPart = getModelPart(model, partRef);
-  const { category, interchange, data, singleUse, reusableIf } = modelPart;
+  const { category, interchange, data, singleUse } = modelPart;
   const isBroken = state === 'broken-by-us' || state === 'broken-before';
   const trouble = troubleOf(sheet, partRef);
   // A cell that swelled or was bent goes to the fire-safe place, whatever else it looks like.
@@ -99,12 +101,16 @@ function freshPart(
     assignedTo: null,
     isDataCleared: data !== true || unit.isWiped,
     carries,
-    ...(singleUse && { reuse: reusableIf === undefined ? ('never' as const) : ('asked' as const) }),
+    ...(singleUse && { reuse: reuseOf(modelPart) }),
     findings: hitsOf(model, modelPart, withFindings(unit, sheet.findings)),
     version: 0,
     lastFactId: '',
   };
 }
+
+/** A part that is meant to be used once goes back only where its model has a question whose yes allows it. */
+export const reuseOf = ({ reusableIf }: Pick<ModelPart, 'reusableIf'>): Reuse =>
+  reusableIf === undefined ? 'never' : 'asked';
 
 /** Assemblies that are out and lose what this step takes off them, or moves from them to the one that goes in. */
 export function takenOff(

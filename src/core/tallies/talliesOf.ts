@@ -24,9 +24,10 @@ export type TalliedFact = {
   };
 }[(typeof talliedTypes)[number]];
 
-/** All that is known of one unit, to be counted. */
+/** All that is known of one unit, or of one part that was bought, to be counted. */
 export interface TallyGround {
-  readonly unit: Pick<Unit, 'parcelId' | 'lineNo' | 'modelId' | 'stage' | 'disposition' | 'tests' | 'marks'>;
+  /** null for a part that came out of no unit. */
+  readonly unit: Pick<Unit, 'parcelId' | 'lineNo' | 'modelId' | 'stage' | 'disposition' | 'tests' | 'marks'> | null;
   readonly parts: readonly Pick<
     Part,
     'id' | 'partRef' | 'modelId' | 'category' | 'interchange' | 'grade' | 'place' | 'bin' | 'carries'
@@ -102,6 +103,7 @@ function addShelved(sheet: TallySheet, { facts }: TallyGround): void {
 }
 
 function addUnit(sheet: TallySheet, { unit }: TallyGround): void {
+  if (!unit) return;
   const { parcelId, lineNo, modelId, stage, disposition, tests, marks } = unit;
   sheet.add({ kind: 'stage', about: stage });
   sheet.add({ kind: 'parcel-stage', parcelId, about: stage });
@@ -136,7 +138,7 @@ function fitting(words: readonly string[]): readonly string[] {
  * Good is what can be sold, graded A to D by the last grade; a cell that goes to the hazardous waste is graded by that.
  */
 function addSought(sheet: TallySheet, { unit, parts, facts }: TallyGround): void {
-  if (!facts.some((fact) => fact.type === 'unit-decided' && fact.payload.disposition === 'donor')) return;
+  if (!unit || !facts.some((fact) => fact.type === 'unit-decided' && fact.payload.disposition === 'donor')) return;
   const findings = ['', ...new Set(unit.marks.map(({ kind }) => kind))];
   const add = (modelId: string, about: string, isGood: boolean) => {
     for (const more of findings)

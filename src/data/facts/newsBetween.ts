@@ -30,7 +30,8 @@ export async function newsBetween(db: Knex, after: number, upTo: number): Promis
       type === 'wait-begun' ||
       // What is taken back may have been a wait.
       type === 'undone' ||
-      touched.some((own) => fieldBefore(own, 'timer') != null),
+      type === 'cell-conditioned' ||
+      touched.some((own) => fieldBefore(own, 'timer') != null || fieldBefore(own, 'conditioning') != null),
     at: [...new Set(touched.flatMap((own) => [...placesBefore(own), ...(now.get(own.id) ?? [])]))],
   }));
 }

@@ -309,4 +309,6 @@ export const migrations: readonly Migration[] = [
         rules: db.raw(`json_insert(rules, '$.gradingChoices.freed.unfastened', 'A')`),
       }),
   },
+  { name: '108_conditioned_cells', up: shelf.conditionedCells },
+  { name: '109_bought_parts', up: shelf.boughtParts },
 ];

@@ -42,6 +42,22 @@ export const dueBefore = (db: Knex) =>
      where place = 'shelf' and category = 'battery' and stored_at is not null`,
   );
 
+/** Cells that are charged and run down by themselves, and when each is done. */
+export const conditionedCells = (db: Knex) =>
+  db.raw(
+    `alter table parts add column conditioning json null,
+     add column conditioned_at varchar(24) character set ascii collate ascii_bin null,
+     add index parts_conditioned (conditioned_at)`,
+  );
+
+/** Parts that came out of no unit here. */
+export const boughtParts = (db: Knex) =>
+  db.raw(
+    `alter table parts add column bought json null,
+     add column is_bought boolean not null default 0,
+     add index parts_bought (is_bought, id)`,
+  );
+
 /** What is known of a supply: how many there were when somebody counted, and what came since. */
 export const supplies = (schema: Knex.SchemaBuilder) =>
   schema.createTable('supplies', (table) => {

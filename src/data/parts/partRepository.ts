@@ -15,6 +15,11 @@ export async function partsAt(db: Knex, places: readonly PartPlace[]): Promise<r
   return places.length > 1 ? parts.sort(byTag) : parts;
 }
 
+/** Cells on their chargers, also those that are done; the one that is done first, first. */
+export async function cellsOnChargers(db: Knex): Promise<readonly Part[]> {
+  return ((await db('parts').whereNotNull('conditioned_at').orderBy('conditioned_at')) as PartRow[]).map(toPart);
+}
+
 export async function partsOfUnit(db: Knex, unitId: string): Promise<readonly Part[]> {
   const rows = (await db('parts')
     .where({ unit_id: unitId })

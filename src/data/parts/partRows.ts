@@ -1,4 +1,5 @@
 import type { Part } from '@/core/entities/entities';
+import { conditionedAt } from '@/core/battery/conditioning';
 import { cellDue } from '@/core/shelf/cellDue';
 import type { PartRow } from '@/data/rows';
 
@@ -11,6 +12,7 @@ export function toPart(row: PartRow): Part {
     category: row.category,
     interchange: row.interchange,
     unitId: row.unit_id,
+    ...(row.bought && { bought: row.bought }),
     state: row.state,
     place: row.place,
     readings: row.readings,
@@ -23,6 +25,7 @@ export function toPart(row: PartRow): Part {
     ...(row.reuse && { reuse: row.reuse }),
     ...(Object.keys(row.plus_minus).length > 0 && { plusMinus: row.plus_minus }),
     ...(row.cell && { cell: row.cell }),
+    ...(row.conditioning && { conditioning: row.conditioning }),
     ...(row.reserved_for !== null && { reservedFor: row.reserved_for }),
     ...(row.stored_at !== null && { storedAt: row.stored_at }),
     ...(row.second_look && { secondLook: row.second_look }),
@@ -42,6 +45,8 @@ export function fromPart(part: Part): Record<keyof PartRow, string | number | nu
     category: part.category,
     interchange: part.interchange,
     unit_id: part.unitId,
+    bought: part.bought ? JSON.stringify(part.bought) : null,
+    is_bought: part.bought ? 1 : 0,
     state: part.state,
     place: part.place,
     readings: JSON.stringify(part.readings),
@@ -54,6 +59,8 @@ export function fromPart(part: Part): Record<keyof PartRow, string | number | nu
     plus_minus: JSON.stringify(part.plusMinus ?? {}),
     reuse: part.reuse ?? null,
     cell: part.cell ? JSON.stringify(part.cell) : null,
+    conditioning: part.conditioning ? JSON.stringify(part.conditioning) : null,
+    conditioned_at: part.conditioning ? new Date(conditionedAt(part.conditioning)).toISOString() : null,
     second_look: part.secondLook ? JSON.stringify(part.secondLook) : null,
     reserved_for: part.reservedFor ?? null,
     stored_at: part.storedAt ?? null,

@@ -139,9 +139,13 @@ async function countOn(trx: Knex, { position, generation, revision, next_to: nex
     .update({ position: upTo, revision: revision + Number(changed > 0) });
 }
 
-/** The next units by id. */
-const unitsAfter = (trx: Knex, id: string, limit: number): Promise<readonly string[]> =>
-  trx('units').where('id', '>', id).orderBy('id').limit(limit).pluck('id') as unknown as Promise<string[]>;
+/** The next units and bought parts by id. */
+async function unitsAfter(trx: Knex, id: string, limit: number): Promise<readonly string[]> {
+  const next = (query: Knex.QueryBuilder) =>
+    query.where('id', '>', id).orderBy('id').limit(limit).pluck('id') as unknown as Promise<string[]>;
+  const [units, parts] = await Promise.all([next(trx('units')), next(trx('parts').where({ is_bought: 1 }))]);
+  return [...units, ...parts].sort().slice(0, limit);
+}
 
 /** Units that the facts of a stretch were about, or from which a part came that they were about. */
 async function spokenOf(trx: Knex, after: number, upTo: number): Promise<readonly string[]> {

@@ -4,7 +4,10 @@ import { talliedTypes, type TalliedFact, type TallyGround } from '@/core/tallies
 import { standingFacts } from '@/data/facts/standingFacts';
 import type { ArchivedUnitRow, FactRow, PartRow, UnitRow } from '@/data/rows';
 
-/** All that is counted of some units, by unit; one that is there no more has no entry. */
+/**
+ * All that is counted of some units, by unit, and of bought parts, by their own id as parts name it; what is there no more has no
+ * entry.
+ */
 export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promise<ReadonlyMap<string, TallyGround>> {
   const [units, parts, inLog, archived] = await Promise.all([
     db('units')
@@ -49,24 +52,26 @@ export async function tallyGrounds(db: Knex, unitIds: readonly string[]): Promis
     ...(archivedOf.get(unitId) ?? []),
     ...(inLogOf.get(unitId) ?? []).map(toTalliedFact),
   ];
-  const classes = await classesOf(
-    db,
-    units.flatMap(({ id }) => factsOf(id)),
-  );
+  const unitOf = new Map(units.map((unit) => [unit.id, unit]));
+  const owners = unitIds.filter((id) => unitOf.has(id) || partsOf.has(id));
+  const classes = await classesOf(db, owners.flatMap(factsOf));
   return new Map(
-    units.map((unit) => [
-      unit.id,
-      {
-        unit: { ...unit, parcelId: unit.parcel_id, lineNo: unit.line_no, modelId: unit.model_id },
-        parts: (partsOf.get(unit.id) ?? []).map(({ part_ref, model_id, ...part }) => ({
-          ...part,
-          partRef: part_ref,
-          modelId: model_id,
-        })),
-        facts: factsOf(unit.id),
-        classOf: (partId: string) => classes.get(partId),
-      },
-    ]),
+    owners.map((id) => {
+      const unit = unitOf.get(id);
+      return [
+        id,
+        {
+          unit: unit ? { ...unit, parcelId: unit.parcel_id, lineNo: unit.line_no, modelId: unit.model_id } : null,
+          parts: (partsOf.get(id) ?? []).map(({ part_ref, model_id, ...part }) => ({
+            ...part,
+            partRef: part_ref,
+            modelId: model_id,
+          })),
+          facts: factsOf(id),
+          classOf: (partId: string) => classes.get(partId),
+        },
+      ];
+    }),
   );
 }
 

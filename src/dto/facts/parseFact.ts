@@ -14,6 +14,8 @@ import {
   UnitTaggedDto,
 } from './dockDtos';
 import {
+  CellConditionedDto,
+  PartBoughtDto,
   CellToppedUpDto,
   PartAssignedDto,
   PartReservedDto,
@@ -129,6 +131,7 @@ export const requestClasses: { readonly [T in FactType]: (new () => Payloads[T])
   'reuse-judged': ReuseJudgedDto,
   'hazard-cleared': NothingDto,
   'sheet-closed': BecauseDto,
+  'part-bought': PartBoughtDto,
   'part-graded': PartGradedDto,
   'part-looked-again': PartLookedAgainDto,
   'part-shelved': PartShelvedDto,
@@ -137,6 +140,8 @@ export const requestClasses: { readonly [T in FactType]: (new () => Payloads[T])
   'part-picked': NothingDto,
   'part-missed': BecauseDto,
   'cell-topped-up': CellToppedUpDto,
+  'cell-conditioned': CellConditionedDto,
+  'cell-taken-off': NothingDto,
   'part-scrapped': BecauseDto,
   'part-handed-over': PartHandedOverDto,
   'part-assigned': PartAssignedDto,

@@ -1,6 +1,8 @@
 import { Type } from 'class-transformer';
 import {
+  IsBoolean,
   IsIn,
+  IsInt,
   IsNumber,
   IsObject,
   IsOptional,
@@ -9,6 +11,7 @@ import {
   Matches,
   Max,
   Min,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator';
 import type { CellRecord } from '@/core/battery/cellRecord';
@@ -16,7 +19,11 @@ import type { CellLabel } from '@/core/battery/pack';
 import type { PlusMinus } from '@/core/grading/doubt';
 import type { Payloads } from '@/core/shop/facts';
 import type { Readings } from '@/core/grading/attributes';
+import { boughtConditions } from '@/core/entities/entities';
+import { IsDay } from '../times';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
+
+const idPattern = /^[a-z0-9][a-z0-9-]*$/;
 
 class CellLabelDto implements CellLabel {
   @Length(1, 40)
@@ -140,6 +147,54 @@ export class CellToppedUpDto implements Omit<Payloads['cell-topped-up'], never> 
   @Min(0.5)
   @Max(60)
   restVolt!: number;
+}
+
+export class PartBoughtDto implements Omit<Payloads['part-bought'], 'tag'> {
+  @Matches(idPattern)
+  modelId!: string;
+
+  @IsInt()
+  @Min(1)
+  modelVersion!: number;
+
+  @Matches(idPattern)
+  partRef!: string;
+
+  @IsIn(boughtConditions)
+  condition!: (typeof boughtConditions)[number];
+
+  @Matches(/^\S.{0,78}\S$|^\S$/u, { message: 'it must say from whom, in up to 80 letters' })
+  supplier!: string;
+
+  @IsInt()
+  @Min(0)
+  @Max(10_000_000)
+  cents!: number;
+
+  @ValidateIf((dto: PartBoughtDto) => dto.warrantyUntil !== null)
+  @IsDay()
+  warrantyUntil!: string | null;
+
+  @IsBoolean()
+  isWhole!: boolean;
+}
+
+/** The timeline is the server's. */
+export class CellConditionedDto implements Omit<Payloads['cell-conditioned'], 'steps'> {
+  @IsNumber()
+  @Min(0.01)
+  @Max(200)
+  ratedAmpHours!: number;
+
+  @IsNumber()
+  @Min(0.05)
+  @Max(1.2)
+  health!: number;
+
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  filled!: number;
 }
 
 export class PartAssignedDto implements Omit<Payloads['part-assigned'], never> {

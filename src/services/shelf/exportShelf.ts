@@ -5,7 +5,20 @@ import { classesOfModel } from '@/data/models/modelRepository';
 import { shelfRows } from '@/data/parts/shelfRows';
 import { safeCell } from '@/files/safeCell';
 
-const columns = ['tag', 'bin', 'part', 'model', 'class', 'kind', 'grade', 'limited_by', 'reserved_for', 'since'];
+const columns = [
+  'tag',
+  'bin',
+  'part',
+  'model',
+  'class',
+  'kind',
+  'grade',
+  'limited_by',
+  'reserved_for',
+  'since',
+  'bought_from',
+  'warranty_until',
+];
 const chunk = 1000;
 
 /** A view of the shelf as CSV text, some lines at a time, without prices. */
@@ -28,6 +41,8 @@ export async function* exportShelf(db: Knex, query: ShelfQuery): AsyncGenerator<
             part.limiting ?? '',
             part.reservedFor ?? '',
             part.storedAt ?? '',
+            part.bought?.supplier ?? '',
+            part.bought?.warrantyUntil ?? '',
           ].map(safeCell),
         ),
       );

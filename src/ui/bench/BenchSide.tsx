@@ -17,7 +17,7 @@ import { Tag } from '@/ui/base/Tag';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { cupRecipe } from '@/ui/theme/recipes/cup';
 import { TimerList } from '@/ui/timers/TimerList';
-import { useTimers } from '@/ui/timers/TimersProvider';
+import { useWaits } from '@/ui/timers/TimersProvider';
 import { partStateNames, screwTroubleNames } from '@/words/say/names';
 import type { BenchProps } from './benchProps';
 import { holders, sayGroup } from './sheetWords';
@@ -52,7 +52,7 @@ export function BenchSide({
 }) {
   const ledger = screwLedger(sheet.steps, state.doneStepIds, state.screwTroubles);
   const tray = trayNow(sheet, state.doneStepIds, state.screwTroubles);
-  const others = useTimers().filter((running) => running.unit.id !== unit.id);
+  const others = useWaits().filter(({ id }) => id !== unit.id);
   // On a rebuild they are among the debts.
   const spoilt = state.kind === 'teardown' ? state.screwTroubles : [];
   const debts = sheet.steps.filter(({ id }) => isDebt(id) && !state.doneStepIds.includes(id));

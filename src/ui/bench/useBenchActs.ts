@@ -55,7 +55,7 @@ export function useBenchActs({ unit, model, shop, state, step, operation, clock,
     wait: () => {
       if (!step.wait) return;
       const { fixture, minutes } = step.wait;
-      const others = running.filter((entry) => entry.unit.id !== unit.id).map(({ timer }) => timer);
+      const others = running.filter(({ id }) => id !== unit.id).map(({ timer }) => timer);
       shop.act('wait-begun', unit.id, { stepId, fixture, minutes, place: freePlace(fixture, others) });
     },
     // The sheet keeps its place; whoever takes it over opens it at their own bench.

@@ -23,6 +23,7 @@ import { useKey } from '@/ui/keys/KeysProvider';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
 import { SelfTestSection } from '@/ui/selfTest/SelfTestSection';
 import { limitingName } from '@/words/say/attributes';
+import { sayOrigin } from '@/words/say/sayOrigin';
 import { findingNames, partStateNames } from '@/words/say/names';
 import * as words from '@/words/catalogue/grade';
 import { Arithmetic } from './Arithmetic';
@@ -124,8 +125,9 @@ export function GradeOnePart({
     >
       <ScrollBox label={name} p="20px 26px" minW="0">
         <Headline
-          lead={words.fromAtTeardown({
+          lead={(part.bought ? words.boughtPart : words.fromAtTeardown)({
             modelName: kind.modelName,
+            origin: sayOrigin(part, from),
             anUnknownUnit: from || words.unknownUnit(),
             state: onLooked ? words.secondLook() : partStateNames[part.state],
             handling: kind.handling && ` · ${kind.handling}`,
@@ -152,7 +154,9 @@ export function GradeOnePart({
         )}
         {part.category === 'battery' && (
           <BatteryBench
-            partId={part.id}
+            part={part}
+            shop={onLooked ? null : shop}
+            readings={readings}
             cell={cell}
             kind={kind}
             limits={limitsFor(rules, 'capacityShare', part.interchange)}
@@ -161,7 +165,7 @@ export function GradeOnePart({
             onCell={keepCell}
           />
         )}
-        {!onLooked && (
+        {!onLooked && !part.bought && (
           <Box mb="14px">
             <SelfTestSection
               unitId={part.unitId}

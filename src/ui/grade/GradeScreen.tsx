@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { conditionedAt } from '@/core/battery/conditioning';
 import type { Part } from '@/core/entities/entities';
 import type { GradeView } from '@/services/grade/readGrade';
 import { Headline } from '@/ui/base/Headline';
@@ -12,6 +13,8 @@ import { useChosenThing } from '@/ui/facts/useChosenThing';
 import { NextPlace } from '@/ui/line/NextPlace';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useOwnTags } from '@/ui/keys/KeysProvider';
+import { useShopMinute } from '@/ui/timers/useSecond';
+import { clock } from '@/words/format';
 import { Blind, type Looked } from './Blind';
 import { GradeOnePart } from './GradeOnePart';
 import * as texts from '@/words/catalogue/grade';
@@ -22,9 +25,14 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
   const shop = useShop(seeds);
   // One that is graded again lies elsewhere, until it has its new grade.
   const again = view.parts.find(({ tag, place }) => tag === first && place !== 'grade');
-  const waiting = shop.parts.filter(
+  const minute = useShopMinute();
+  const toGrade = shop.parts.filter(
     ({ id, place, version }) => place === 'grade' || (id === again?.id && version === again.version),
   );
+  // What is still on its charger comes last.
+  const isCharging = ({ conditioning }: Part) =>
+    conditioning !== undefined && minute * 60_000 < conditionedAt(conditioning);
+  const waiting = [...toGrade.filter((own) => !isCharging(own)), ...toGrade.filter(isCharging)];
   // One that was looked at since the page came is done.
   const blind = view.blind.flatMap(({ id }) => {
     const now = shop.parts.find((each) => each.id === id);
@@ -46,6 +54,12 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
   const isBlind = part !== undefined && blind.includes(part);
   const kindOf = ({ modelId, partRef }: Part) =>
     view.kinds[`${modelId}/${partRef}`] ?? { name: partRef, modelName: '', handling: '', valueCents: {} };
+  const sayEntry = (entry: Part) => {
+    const { name } = kindOf(entry);
+    return entry.conditioning && isCharging(entry)
+      ? texts.onChargerUntil({ name, done: clock(new Date(conditionedAt(entry.conditioning)).toISOString()) })
+      : name;
+  };
   return (
     <Box
       display="grid"
@@ -55,7 +69,7 @@ export function GradeScreen({ view, first }: { readonly view: GradeView; readonl
       <Queue
         label={texts.partsToGrade()}
         title={texts.partToGrade({ waiting: waiting.length })}
-        entries={waiting.map((entry) => ({ id: entry.id, tag: entry.tag, words: kindOf(entry).name }))}
+        entries={waiting.map((entry) => ({ id: entry.id, tag: entry.tag, words: sayEntry(entry) }))}
         chosen={chosen}
         onChoose={choose}
       >

@@ -1,6 +1,6 @@
 'use client';
 import type { ReactNode } from 'react';
-import type { Unit } from '@/core/entities/entities';
+import type { Waits } from '@/services/bench/readTimers';
 import { NoticeBar } from '@/ui/facts/NoticeBar';
 import { ShopProvider } from '@/ui/facts/ShopProvider';
 import type { HouseRules } from '@/core/shared/houseRules';
@@ -21,7 +21,7 @@ export function Workplace({
   children,
 }: {
   readonly rules: HouseRules;
-  readonly timers: readonly Unit[];
+  readonly timers: Waits;
   readonly person: Whose;
   readonly mayRecord: boolean;
   readonly children: ReactNode;
@@ -31,7 +31,7 @@ export function Workplace({
       <ShopProvider person={person}>
         <MayRecord value={mayRecord}>
           <KeysProvider>
-            <TimersProvider units={timers}>{children}</TimersProvider>
+            <TimersProvider waits={timers}>{children}</TimersProvider>
             <NoticeBar />
             <LiveUpdates />
             <PictureSender />

@@ -10,6 +10,7 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { send } from '@/ui/server/send';
 import { FactList } from '@/ui/today/FactList';
 import { list, tenths } from '@/words/format';
+import { sayOrigin } from '@/words/say/sayOrigin';
 import * as texts from '@/words/catalogue/shelf';
 import { OtherBin } from './OtherBin';
 import { Reserve } from './Reserve';
@@ -167,7 +168,7 @@ function Lines({ view, part }: { readonly view: ShelfPartView; readonly part: Pa
       texts.othersLikeIt(),
       left.length === 0 ? texts.none() : list(left.map(({ grade, count }) => texts.countOfGrade({ count, grade }))),
     ],
-    [texts.comesFrom(), view.thing.unitTag],
+    [texts.comesFrom({ isBought: part.bought ? 'yes' : 'no' }), sayOrigin(part, view.thing.unitTag)],
     ...(part.reservedFor ? [[texts.reservedFor(), part.reservedFor] as const] : []),
     ...(due
       ? [

@@ -1,5 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { stockRules, type Standing } from '@/core/shelf/standing';
 import { shelfAddress, plainQuery } from '@/core/shelf/shelfQuery';
@@ -17,6 +18,7 @@ import { useChosen } from '@/ui/keys/useChosen';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { list, money, tenths } from '@/words/format';
 import * as texts from '@/words/catalogue/stock';
+import { BookIn } from './BookIn';
 import { ShelfPages } from './ShelfPages';
 import { TopUp } from './TopUp';
 
@@ -33,6 +35,9 @@ export function StockScreen({ view }: { readonly view: StockView }) {
   const { shown, ...more } = useGrowing(view.rows, ({ interchange }) => interchange === chosen);
   const row = view.rows.find(({ interchange }) => interchange === chosen);
   const count = (standing: Standing) => view.rows.filter((own) => own.standing === standing).length;
+  const router = useRouter();
+  const [isBooking, setBooking] = useState(false);
+  const [booked, setBooked] = useState(0);
   const surplusCents = view.rows.reduce((sum, { surplus, valueCents }) => sum + surplus * valueCents, 0);
   return (
     <Box
@@ -42,9 +47,17 @@ export function StockScreen({ view }: { readonly view: StockView }) {
     >
       <Box p={{ base: '16px', md: '18px 24px' }} minW="0">
         <ShelfPages />
-        <Headline lead={texts.lead({ surplus: count('surplus'), value: money(surplusCents), due: view.dueTotal })}>
+        <Headline
+          lead={texts.lead({ surplus: count('surplus'), value: money(surplusCents), due: view.dueTotal })}
+          aside={<KeyButton records keyName="b" label={texts.bookInBought()} onPress={() => setBooking(true)} />}
+        >
           {texts.answer({ short: count('short'), scarce: count('scarce'), builds: view.builds })}
         </Headline>
+        {booked > 0 && (
+          <Box role="status" color="sound" fontWeight="600" mb="8px">
+            {texts.bookedIn({ count: booked })}
+          </Box>
+        )}
         {view.dueTotal > 0 && <DueCells view={view} />}
         {view.rows.length === 0 ? (
           <Nothing>{texts.nothingYet()}</Nothing>
@@ -65,6 +78,17 @@ export function StockScreen({ view }: { readonly view: StockView }) {
         )}
       </Box>
       <SidePanel>{row && <Arithmetic row={row} />}</SidePanel>
+      {isBooking && (
+        <BookIn
+          interchange={row?.interchange}
+          onClose={() => setBooking(false)}
+          onBooked={(parts) => {
+            setBooking(false);
+            setBooked(parts);
+            router.refresh();
+          }}
+        />
+      )}
     </Box>
   );
 }

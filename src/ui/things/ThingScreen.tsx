@@ -1,6 +1,7 @@
 'use client';
 import * as counts from '@/words/catalogue/counts';
-import { capital, list } from '@/words/format';
+import { capital, list, money } from '@/words/format';
+import { sayOrigin } from '@/words/say/sayOrigin';
 import { limitingName, sayReading } from '@/words/say/attributes';
 import { sayCell } from '@/words/say/sayCell';
 import { Box } from '@chakra-ui/react';
@@ -144,7 +145,11 @@ function PartFacts({ part, name, carries, unitTag }: Extract<ThingView, { readon
   return (
     <>
       <Headline
-        lead={words.fromAtTeardown({ unitTag, state: partStateNames[part.state] })}
+        lead={
+          part.bought
+            ? words.wasBought({ origin: sayOrigin(part, unitTag), price: money(part.bought.cents) })
+            : words.fromAtTeardown({ unitTag, state: partStateNames[part.state] })
+        }
         aside={part.grade && <Punches grade={part.grade} size="large" />}
       >
         {name}: {placeNames[part.place]}

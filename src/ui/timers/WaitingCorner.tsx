@@ -1,14 +1,14 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { TimerList } from './TimerList';
-import { useTimers } from './TimersProvider';
+import { useWaits } from './TimersProvider';
 import * as words from '@/words/catalogue/timers';
 
 const shown = 3;
 
-/** What waits on fixtures, in a corner of every screen but the bench; nothing while nothing waits. */
+/** What waits by itself, in a corner of every screen but the bench; nothing while nothing waits. */
 export function WaitingCorner() {
-  const timers = useTimers();
+  const timers = useWaits();
   if (timers.length === 0) return null;
   return (
     <Box

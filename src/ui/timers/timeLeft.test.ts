@@ -1,4 +1,4 @@
-import { freePlace, sayFixture, secondsLeft } from './timeLeft';
+import { freePlace, sayFixture, sayWait, secondsLeft } from './timeLeft';
 
 const began = '2026-11-25T08:00:00.000Z';
 const at = (seconds: number) => Date.parse(began) + seconds * 1000;
@@ -24,5 +24,13 @@ test('the next free fixture is the lowest number that nobody waits on; the bench
   expect([sayFixture({ fixture: 'clamp', place: 2 }), sayFixture({ fixture: 'bench', place: 1 })]).toEqual([
     'clamp 2',
     'on the bench',
+  ]);
+});
+
+test('a cell on its charger says what it is doing at that moment', () => {
+  const of = (does: 'charge' | 'run-down', minutes: number) => ({ does, minutes, ampere: 1, fixture: null });
+  const wait = { timer: null, conditioning: { beganAt: began, steps: [of('charge', 10), of('run-down', 20)] } };
+  expect([0, 599, 600, 1799, 1800].map((seconds) => sayWait(wait, at(seconds)))).toEqual([
+    ...['charging', 'charging', 'running down', 'running down', 'on its charger'],
   ]);
 });

@@ -1,5 +1,21 @@
 import type { Timer } from '@/core/entities/entities';
+import { stepAt, type Conditioning } from '@/core/battery/conditioning';
 import * as words from '@/words/catalogue/timers';
+
+/** Something that goes on without anybody: a unit on a fixture, or a cell on its charger. */
+export interface RunningWait {
+  readonly id: string;
+  readonly tag: string;
+  /** Where it is taken up again. */
+  readonly href: string;
+  /** ISO in UTC. */
+  readonly beganAt: string;
+  readonly minutes: number;
+  /** Of a unit. */
+  readonly timer: Timer | null;
+  /** Of a cell. */
+  readonly conditioning: Conditioning | null;
+}
 
 /**
  * Seconds that a timer still runs; negative when it is over. A clock that stands before the moment at which it was begun
@@ -20,4 +36,11 @@ export function freePlace(fixture: string, running: readonly Pick<Timer, 'fixtur
   let place = 1;
   while (fixture !== 'bench' && taken.has(place)) place += 1;
   return place;
+}
+
+/** What something that waits by itself is doing at a moment. @param now  in milliseconds */
+export function sayWait({ timer, conditioning }: Pick<RunningWait, 'timer' | 'conditioning'>, now: number): string {
+  if (timer) return sayFixture(timer);
+  const does = conditioning && stepAt(conditioning, now)?.step.does;
+  return words.conditioningNow({ does: does?.replaceAll('-', '_') ?? 'over' });
 }

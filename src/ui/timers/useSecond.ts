@@ -24,6 +24,14 @@ export const useShopSecond = (): number =>
     () => 0,
   );
 
+/** Draws anew every minute by the clock of the shop; the number is that minute, 0 before it runs in the browser. */
+export const useShopMinute = (): number =>
+  useSyncExternalStore(
+    subscribe,
+    () => Math.floor(shopNow() / 60_000),
+    () => 0,
+  );
+
 /** Draws anew every second; one clock for all that do. The number is the browser's second, 0 before it runs there. */
 export const useSecond = (): number =>
   useSyncExternalStore(

@@ -32,11 +32,14 @@ export const torqueRead = (d: { step: Text; newtonCm: number }) => l`${d.step}: 
 export const reuseJudged = (d: { isReused: 'yes' | 'no'; part: Text }) => l`${select(d.isReused, { "yes": l`${d.part} can be reused`, "other": l`${d.part} is renewed` })}`;
 export const gateJudged = (d: { step: Text; hasPassed: 'yes' | 'no' }) => l`${d.step}: ${select(d.hasPassed, { "yes": l`passed`, "other": l`failed` })}`;
 export const partGraded = (d: { hasVerdict: 'yes' | 'no'; grade: Text; limiting: Text }) => l`${select(d.hasVerdict, { "yes": l`Graded ${d.grade}, limited by ${d.limiting}`, "other": l`Graded` })}`;
+export const partBought = (d: { condition: string; supplier: Text; price: Text }) => l`Bought ${select(d.condition, { "new": l`new`, "other": l`used` })} from ${d.supplier} for ${d.price}`;
 export const partShelved = (d: { bin: Text }) => l`Put in bin ${d.bin}`;
 export const partReserved = (d: { for: Text }) => l`Reserved for ${d.for}`;
 export const partUnreserved = () => l`No longer reserved`;
 export const partPicked = () => l`Fetched from its bin`;
 export const partMissed = (d: { because: Text }) => l`Not found: ${d.because}`;
+export const cellConditioned = (d: { minutes: Text }) => l`Cell put on its charger: a full cycle of ${d.minutes}`;
+export const cellTakenOff = () => l`Cell taken off its charger`;
 export const cellToppedUp = (d: { volt: Text }) => l`Cell looked after: rests at ${d.volt} V`;
 export const partHandedOver = (d: { to: Text }) => l`Handed over to ${d.to}`;
 export const partScrapped = (d: { because: Text }) => l`Scrapped: ${d.because}`;

@@ -93,7 +93,8 @@ export const andMore = (d: { tags: readonly string[]; more: Text }) => l`${list(
 export const othersLikeIt = () => l`Others like it`;
 export const none = () => l`none`;
 export const countOfGrade = (d: { count: number; grade: Text }) => l`${number(d.count)} of grade ${d.grade}`;
-export const comesFrom = () => l`Out of`;
+export const comesFrom = (d: { isBought: 'yes' | 'no' }) => l`${select(d.isBought, { "yes": l`Bought`, "other": l`Out of` })}`;
+export const boughtFrom = (d: { condition: string; supplier: Text; on: Text; hasWarranty: 'yes' | 'no'; until: Text }) => l`${select(d.condition, { "new": l`new`, "other": l`used` })} from ${d.supplier} on ${d.on}${select(d.hasWarranty, { "yes": l`, warranty until ${d.until}`, "other": l`, no warranty` })}`;
 export const reservedFor = () => l`Kept for`;
 export const topUpBy = () => l`Top up by`;
 export const dueSays = (d: { day: string; keeping: string; volt: Text }) => l`${day(d.day)}${select(d.keeping, { "unknown": l`: nobody read at what voltage it rests`, "right": l`, at ${d.volt} V a cell`, "low": l`: low, ${d.volt} V a cell`, "full": l`: rather full, ${d.volt} V a cell`, "other": l`: ${d.volt} V a cell` })}`;

@@ -23,6 +23,7 @@ export const data = () => l`Data`;
 export const wiped = (d: { isWiped: 'yes' | 'no' }) => l`${select(d.isWiped, { "yes": l`wiped`, "other": l`not wiped` })}`;
 export const saleGrade = () => l`Sale grade`;
 export const shipment = () => l`Shipment`;
+export const wasBought = (d: { origin: Text; price: Text }) => l`Bought ${d.origin}, for ${d.price}.`;
 export const fromAtTeardown = (d: { unitTag: Text; state: Text }) => l`From ${d.unitTag}, ${d.state} at teardown.`;
 export const bin = (d: { bin: Text }) => l`, bin ${d.bin}`;
 export const fits = () => l`Fits`;

@@ -3,7 +3,8 @@ import type { NamedIn } from '@/core/shop/namedIn';
 import type { ReplanCause, SkipCause, WipeMethod } from '@/core/entities/stages';
 import { say as saySheet } from '@/words/catalogue/core/sheet';
 import * as words from '@/words/catalogue/history';
-import { number } from '@/words/format';
+import { minutes, money, number } from '@/words/format';
+import { minutesOf } from '@/core/battery/conditioning';
 import { limitingName } from './attributes';
 import { sayRead } from './sayRead';
 import {
@@ -107,12 +108,15 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
       grade: verdict?.grade,
       limiting: verdict && limitingName(verdict.limiting),
     }),
+  'part-bought': ({ condition, supplier, cents }) => words.partBought({ condition, supplier, price: money(cents) }),
   'part-shelved': words.partShelved,
   'part-reserved': words.partReserved,
   'part-unreserved': words.partUnreserved,
   'part-picked': words.partPicked,
   'part-missed': words.partMissed,
   'cell-topped-up': ({ restVolt }) => words.cellToppedUp({ volt: number(restVolt) }),
+  'cell-conditioned': ({ steps = [] }) => words.cellConditioned({ minutes: minutes(minutesOf(steps)) }),
+  'cell-taken-off': words.cellTakenOff,
   'part-scrapped': words.partScrapped,
   'part-handed-over': words.partHandedOver,
   'part-assigned': (_, { slot }) => words.partAssigned({ slot }),

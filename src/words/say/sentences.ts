@@ -72,6 +72,8 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'part-reserved': words.partReserved,
   'part-picked': words.partPicked,
   'no-cell': words.noCell,
+  'cell-on-already': words.cellOnAlready,
+  'cell-not-on': words.cellNotOn,
   'supply-changed': words.supplyChanged,
   'reading-stale': words.readingStale,
   'reading-doubled': words.readingDoubled,

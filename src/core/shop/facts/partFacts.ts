@@ -1,7 +1,7 @@
-import { accept, type Outcome } from '@/core/shared/outcome';
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import { labelFits, placeOfCell, type CellLabel } from '@/core/battery/pack';
 import { gradePart } from '@/core/grading/gradePart';
-import type { GradeVerdict, Part } from '@/core/entities/entities';
+import type { Bought, GradeVerdict, Part } from '@/core/entities/entities';
 import { gradedAgainAt, stocked } from '@/core/entities/stages';
 import { attributesOf, type Readings } from '@/core/grading/attributes';
 import type { GradingRules } from '@/core/shared/gradingRules';
@@ -10,8 +10,10 @@ import type { PlusMinus } from '@/core/grading/doubt';
 import { define, on, type TakenIn } from '../define';
 import { partIn } from '../findPart';
 import { modelOf } from '../findUnit';
+import { reuseOf, tagsOfNewParts } from '../stepParts';
 import { rulesBy } from '../rulesBy';
 import { partChange, type World } from '../world';
+import { transfersOf } from '@/core/procedure/transfers';
 
 interface Graded {
   readonly readings: Readings;
@@ -31,6 +33,60 @@ function labelOf(world: World, part: Part, label: CellLabel): Outcome<CellLabel>
 
 /** Grade: measured, and looked at a second time. */
 export const partFacts = {
+  /** Came from outside: it is looked at and graded here as every other part is. */
+  'part-bought': define<{
+    readonly modelId: string;
+    readonly modelVersion: number;
+    readonly partRef: string;
+    readonly condition: Bought['condition'];
+    readonly supplier: string;
+    readonly cents: number;
+    readonly warrantyUntil: string | null;
+    /** An assembly that brings what sits on it; else it is bare. */
+    readonly isWhole: boolean;
+    readonly tag?: string;
+  }>({
+    subject: 'part',
+    makesSubject: true,
+    saidBy: 'technician',
+    isPosted: true,
+    involves: ({ modelId, modelVersion }) => ({ model: { modelId, modelVersion } }),
+    tagsNeeded: () => ({ unit: 0, part: 1 }),
+    completed: (payload, { partTags }) => ({ ...payload, tag: partTags[0] }),
+    printsLabels: tagsOfNewParts,
+    effect: (world, { subjectId, at, payload }) => {
+      const { modelId, modelVersion, partRef, isWhole, tag, condition, supplier, cents, warrantyUntil } = payload;
+      const model = world.findModel(modelId, modelVersion);
+      if (!model) return refuse('unknown-model', { model: modelId });
+      const bought = model.parts.find(({ id }) => id === partRef);
+      if (!bought) return refuse('not-found', { id: partRef });
+      const part: Part = {
+        id: subjectId,
+        tag: tag ?? '…',
+        partRef,
+        modelId,
+        category: bought.category,
+        interchange: bought.interchange,
+        unitId: subjectId,
+        bought: { condition, supplier, cents, on: at.slice(0, 10), warrantyUntil },
+        state: 'sound',
+        place: 'grade',
+        readings: {},
+        grade: null,
+        limiting: null,
+        bin: null,
+        assignedTo: null,
+        isDataCleared: true,
+        carries: isWhole ? transfersOf(model, partRef, null).map(({ part: own }) => own) : [],
+        ...(bought.singleUse && condition === 'used' && { reuse: reuseOf(bought) }),
+        findings: [],
+        version: 0,
+        lastFactId: '',
+      };
+      return accept([partChange(null, part)]);
+    },
+  }),
+
   /** The verdict is written in by the server, so that the log keeps it when the rules change. */
   'part-graded': define<Graded>({
     subject: 'part',
@@ -53,8 +109,8 @@ export const partFacts = {
       const place = grade === 'X' ? 'scrap' : lies ? part.place : 'to-shelve';
       const bin = place === part.place && lies ? part.bin : null;
       const asked = verdict ? { readings, plusMinus } : askedOnly(part, by.value, readings, plusMinus);
-      // A second look was at the grade before.
-      const { plusMinus: _, secondLook: __, ...others } = part;
+      // A second look was at the grade before; what is graded is off its charger.
+      const { plusMinus: _, secondLook: __, conditioning: ___, ...others } = part;
       const spreads = Object.keys(asked.plusMinus).length > 0 && { plusMinus: asked.plusMinus };
       const after = { ...others, ...spreads, ...(cell && { cell }), readings: asked.readings };
       return accept([partChange(part, { ...after, grade, limiting, place, bin })]);

@@ -1,6 +1,7 @@
 import type { Part } from '@/core/entities/entities';
 import { stocked } from '@/core/entities/stages';
 import { accept, refuse } from '@/core/shared/outcome';
+import { conditioningOf, type ConditioningStep } from '@/core/battery/conditioning';
 import { define, on, type Nothing } from '../define';
 import { partIn } from '../findPart';
 import { partChange } from '../world';
@@ -14,8 +15,8 @@ export const shelfFacts = {
     isPosted: true,
     effect: on(partIn('to-shelve', 'shelf', 'reserved', 'lost'), (part, { at, payload: { bin } }) => {
       if (!part.isDataCleared) return refuse('data-bearing', { tag: part.tag });
-      if (stocked.includes(part.place)) return accept([partChange(part, { ...part, bin })]);
-      return accept([partChange(part, { ...part, place: 'shelf', bin, storedAt: at })]);
+      if (stocked.includes(part.place)) return accept([partChange(part, { ...offCharger(part), bin })]);
+      return accept([partChange(part, { ...offCharger(part), place: 'shelf', bin, storedAt: at })]);
     }),
   }),
 
@@ -51,7 +52,7 @@ export const shelfFacts = {
     saidBy: 'technician',
     isPosted: true,
     effect: on(partIn('to-shelve', ...stocked), (part) =>
-      accept([partChange(part, { ...unreserved(part), place: 'lost', bin: null })]),
+      accept([partChange(part, { ...offCharger(unreserved(part)), place: 'lost', bin: null })]),
     ),
   }),
 
@@ -62,8 +63,45 @@ export const shelfFacts = {
     isPosted: true,
     effect: on(partIn(...stocked), (part, { at, payload: { restVolt } }) =>
       part.category === 'battery'
-        ? accept([partChange(part, { ...part, cell: { ...part.cell, restVolt }, storedAt: at })])
+        ? accept([partChange(part, { ...offCharger(part), cell: { ...part.cell, restVolt }, storedAt: at })])
         : refuse('no-cell', { tag: part.tag }),
+    ),
+  }),
+
+  /**
+   * A cell was put on a charger that goes through a whole cycle by itself: the timeline is worked out of its rating, about how
+   * much of it it holds and how much is in it now, and kept in the log.
+   */
+  'cell-conditioned': define<{
+    readonly ratedAmpHours: number;
+    readonly health: number;
+    readonly filled: number;
+    /** Noted by the server. */
+    readonly steps?: readonly ConditioningStep[];
+  }>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    completed: (payload, { changes: [change] }) => {
+      const steps = change?.kind === 'part' ? change.after?.conditioning?.steps : undefined;
+      return steps ? { ...payload, steps } : payload;
+    },
+    effect: on(partIn('grade', 'to-shelve', ...stocked), (part, { at, payload }) => {
+      const { ratedAmpHours, health, filled, steps } = payload;
+      if (part.category !== 'battery') return refuse('no-cell', { tag: part.tag });
+      if (part.conditioning) return refuse('cell-on-already', { tag: part.tag });
+      const timeline = steps ?? conditioningOf({ ratedAmpHours }, health, filled);
+      return accept([partChange(part, { ...part, conditioning: { beganAt: at, steps: timeline } })]);
+    }),
+  }),
+
+  /** Off its charger, because it is over or before. */
+  'cell-taken-off': define<Nothing>({
+    subject: 'part',
+    saidBy: 'technician',
+    isPosted: true,
+    effect: on(partIn('grade', 'to-shelve', ...stocked), (part) =>
+      part.conditioning ? accept([partChange(part, offCharger(part))]) : refuse('cell-not-on', { tag: part.tag }),
     ),
   }),
 
@@ -72,7 +110,7 @@ export const shelfFacts = {
     saidBy: 'technician',
     isPosted: true,
     effect: on(partIn('grade', 'to-shelve', ...stocked, 'lost'), (part) =>
-      accept([partChange(part, { ...unreserved(part), place: 'scrap', bin: null })]),
+      accept([partChange(part, { ...offCharger(unreserved(part)), place: 'scrap', bin: null })]),
     ),
   }),
 
@@ -84,6 +122,10 @@ export const shelfFacts = {
     effect: on(partIn('scrap', 'hazard'), (part) => accept([partChange(part, { ...part, place: 'gone' })])),
   }),
 };
+
+function offCharger({ conditioning: _, ...part }: Part): Part {
+  return part;
+}
 
 function unreserved({ reservedFor: _, ...part }: Part): Part {
   return part;

@@ -2,10 +2,10 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { CellRecord } from '@/core/battery/cellRecord';
-import { conditioningOf } from '@/core/battery/conditioning';
 import type { Discharge } from '@/core/battery/dischargeLog';
 import type { GaugeRecord, Health } from '@/core/battery/health';
 import { cellsInSeries } from '@/core/battery/pack';
+import type { Part } from '@/core/entities/entities';
 import type { Readings } from '@/core/grading/attributes';
 import type { PlusMinus } from '@/core/grading/doubt';
 import type { Refusal } from '@/core/shared/outcome';
@@ -14,16 +14,18 @@ import type { PartKind } from '@/data/models/partKinds';
 import { Caution } from '@/ui/base/Caution';
 import { Refused } from '@/ui/base/Refused';
 import { Section } from '@/ui/base/Section';
+import type { Shop } from '@/ui/facts/ShopProvider';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { send } from '@/ui/server/send';
 import type { LiveRun } from '@/ui/instruments/useHeardParts';
-import { minutes, number, tenths } from '@/words/format';
+import { number, tenths } from '@/words/format';
 import { sayCell } from '@/words/say/sayCell';
 import * as words from '@/words/catalogue/grade';
 import { capacityRead } from './believed';
 import { CellDialog } from './CellDialog';
 import { DischargeChart } from './DischargeChart';
 import { fileOfRun } from './fileOfRun';
+import { OnCharger } from './OnCharger';
 
 interface ReadLog {
   readonly discharge: Discharge;
@@ -40,7 +42,9 @@ const cutOffPerCell = 3;
 
 /** A cell on the bench: its log with what was counted, its label, and what its unit said of it. */
 export function BatteryBench({
-  partId,
+  part,
+  shop,
+  readings,
   cell,
   kind,
   limits,
@@ -48,7 +52,10 @@ export function BatteryBench({
   run,
   onCell,
 }: {
-  readonly partId: string;
+  readonly part: Part;
+  /** Null on a second look, which changes nothing. */
+  readonly shop: Shop | null;
+  readonly readings: Readings;
   readonly cell: CellRecord;
   readonly kind: PartKind;
   readonly limits: Limits;
@@ -58,7 +65,7 @@ export function BatteryBench({
   readonly onCell: (cell: CellRecord, readings: Readings, plusMinus: PlusMinus) => void;
 }) {
   const field = useRef<HTMLInputElement>(null);
-  const [log, setLog] = useState(() => curves.get(partId));
+  const [log, setLog] = useState(() => curves.get(part.id));
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [isBusy, setBusy] = useState(false);
   const [isAsking, setAsking] = useState(false);
@@ -87,7 +94,7 @@ export function BatteryBench({
     setRefusal(outcome.ok ? null : outcome.refusal);
     if (!outcome.ok) return;
     const { discharge, health } = outcome.value;
-    curves.set(partId, outcome.value);
+    curves.set(part.id, outcome.value);
     setLog(outcome.value);
     const { resistanceMilliOhm } = health;
     take(
@@ -152,9 +159,16 @@ export function BatteryBench({
         />
         <KeyButton records keyName="b" label={words.labelAndGauge()} size="small" onPress={() => setAsking(true)} />
         <Box textStyle="note" color="inkMuted" flexBasis="100%">
-          {isBusy ? words.readingLog() : sayCell(cell) || words.conditionIt({ steps: sayTimeline(rated) })}
+          {isBusy ? words.readingLog() : sayCell(cell)}
         </Box>
       </Box>
+      {shop && rated > 0 && (
+        <OnCharger
+          {...{ part, cell, shop }}
+          ratedAmpHours={rated}
+          capacityShare={typeof readings.capacityShare === 'number' ? readings.capacityShare : undefined}
+        />
+      )}
       <input
         ref={field}
         type="file"
@@ -210,9 +224,3 @@ function LogRemarks({ log: { discharge, health, assumed, isCutOff } }: { readonl
     </>
   );
 }
-
-/** What to do with a cell before its discharge is counted, and how long each takes by itself. */
-const sayTimeline = (ratedAmpHours: number): readonly string[] =>
-  conditioningOf({ ratedAmpHours }, 0.9, 0.3).map((step) =>
-    words.conditioningStep({ does: step.does.replaceAll('-', '_'), minutes: minutes(step.minutes) }),
-  );
