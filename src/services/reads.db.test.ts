@@ -255,6 +255,14 @@ describe('what the screens read', () => {
           if (isDown) wanted.reverse();
           expect(parts.map(({ tag }) => tag)).toEqual(wanted.slice(0, rowsAtOnce).map(({ tag }) => tag));
           expect(total).toBe(wanted.length);
+          // The rest is read from its end.
+          const query = { ...plainQuery, sort, isDown, ...more };
+          for (const from of [Math.floor(total / 2) + 1, rowsAtOnce, total, total + 40]) {
+            const later = await readShelfRows(scratch.db, query, from, now, total);
+            expect(later.parts.map(({ tag }) => tag)).toEqual(
+              wanted.slice(from, from + rowsAtOnce).map(({ tag }) => tag),
+            );
+          }
         }
   });
 

@@ -42,8 +42,8 @@ test('a wait rings on every screen, outlives a reload and another browser, and l
   // Elsewhere, by somebody else, it is seen too.
   const other = await bench.signIn('Oskar V.');
   await go(other, bench.url, '/teardown');
-  await says(other, 'Waiting on fixtures');
-  const list = await other.$eval('section[aria-label="Waiting on fixtures"]', ({ textContent }) => textContent ?? '');
+  await says(other, 'Waiting by themselves');
+  const list = await other.$eval('section[aria-label="Waiting by themselves"]', ({ textContent }) => textContent ?? '');
   expect(list).toMatch(new RegExp(`${tag}hot plate \\d`));
   expect(await other.title()).toMatch(/^\d:\d\d .* · /);
 
@@ -69,7 +69,7 @@ test('a wait rings on every screen, outlives a reload and another browser, and l
   await says(page, 'Cut the seal');
   await settled(page);
   await go(other, bench.url, '/teardown');
-  expect(await text(other)).not.toContain('Waiting on fixtures');
+  expect(await text(other)).not.toContain('Waiting by themselves');
   expect(troubles).toEqual([]);
 });
 

@@ -53,20 +53,34 @@ function shown(db: Knex, query: ShelfQuery, classes: readonly string[] | null): 
  * bin, part or class. Which parts they are is read from an index alone.
  *
  * @param classes  interchange classes that fit what is asked for; null for any
+ * @param known  how many rows the view had when its first were read: they are not counted again, and a page nearer to the end is
+ *   read from there
  */
 export async function shelfRows(
   db: Knex,
   query: ShelfQuery,
   classes: readonly string[] | null,
-  { from, limit }: { readonly from: number; readonly limit: number },
+  { from, limit, known }: { readonly from: number; readonly limit: number; readonly known?: number | undefined },
 ): Promise<ShelfRows> {
   const found = shown(db, query, classes);
-  const direction = query.isDown ? 'desc' : 'asc';
+  const isFromEnd = known !== undefined && from > known / 2;
+  const direction = query.isDown === isFromEnd ? 'asc' : 'desc';
   const order = (prefix: string) =>
     orders[query.sort].map((column) => ({ column: `${prefix}${column}`, order: direction }) as const);
-  const page = found.clone().select('id').orderBy(order('')).offset(from).limit(limit).as('page');
-  const rows = (await db(page).join('parts as p', 'p.id', 'page.id').orderBy(order('p.')).select('p.*')) as PartRow[];
-  return { parts: rows.map(toPart), total: await totalOf(found, from, rows.length, limit) };
+  const [offset, most] = isFromEnd
+    ? [Math.max(0, known - from - limit), Math.max(0, Math.min(limit, known - from))]
+    : [from, limit];
+  const page = found.clone().select('id').orderBy(order('')).offset(offset).limit(most).as('page');
+  const [rows, total] = await Promise.all([
+    db(page).join('parts as p', 'p.id', 'page.id').orderBy(order('p.')).select('p.*') as unknown as Promise<PartRow[]>,
+    known ?? countOf(found),
+  ]);
+  return { parts: (isFromEnd ? rows.reverse() : rows).map(toPart), total };
+}
+
+async function countOf(query: Knex.QueryBuilder): Promise<number> {
+  const row = (await query.clone().clearSelect().count({ n: '*' }).first()) as { n: number } | undefined;
+  return Number(row?.n ?? 0);
 }
 
 /** Parts that were set aside for units and still lie in their bins. */

@@ -25,8 +25,10 @@ const chunk = 1000;
 export async function* exportShelf(db: Knex, query: ShelfQuery): AsyncGenerator<string, undefined> {
   const classes = query.fits === null ? null : await classesOfModel(db, query.fits);
   yield stringify([columns]);
+  let known: number | undefined;
   for (let from = 0; ; from += chunk) {
-    const { parts } = await shelfRows(db, query, classes, { from, limit: chunk });
+    const { parts, total } = await shelfRows(db, query, classes, { from, limit: chunk, known });
+    known = total;
     if (parts.length > 0)
       yield stringify(
         parts.map((part) =>

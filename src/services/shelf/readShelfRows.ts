@@ -15,12 +15,18 @@ export interface ShelfRowsView {
 /** So many rows come with a page, and with each answer after it. */
 export const rowsAtOnce = 100;
 
-/** Rows of a view of the shelf from one on; an unknown model has nothing that fits it. */
-export async function readShelfRows(db: Knex, query: ShelfQuery, from: number, now: Date): Promise<ShelfRowsView> {
+/** Rows of a view of the shelf from one on; an unknown model has nothing that fits it. @param known  as in `shelfRows` */
+export async function readShelfRows(
+  db: Knex,
+  query: ShelfQuery,
+  from: number,
+  now: Date,
+  known?: number,
+): Promise<ShelfRowsView> {
   const [classes, kinds] = await Promise.all([
     query.fits === null ? null : classesOfModel(db, query.fits),
     partKinds(db, now),
   ]);
-  const { parts, total } = await shelfRows(db, query, classes, { from, limit: rowsAtOnce });
+  const { parts, total } = await shelfRows(db, query, classes, { from, limit: rowsAtOnce, known });
   return { parts, total, kinds: kindsAmong(kinds, parts) };
 }

@@ -42,7 +42,7 @@ export function useShelfRows(address: string, first: ShelfRowsView, from: number
       const name = `${address} ${page}`;
       if (pages.has(page) || asking.current.has(name) || page * rowsAtOnce >= first.total) continue;
       asking.current.add(name);
-      void send<ShelfRowsView>('GET', `/api/shelf/rows?${address}&from=${page * rowsAtOnce}`).then((outcome) => {
+      void send<ShelfRowsView>('GET', `/api/shelf/rows?${address}&from=${page * rowsAtOnce}&of=${first.total}`).then((outcome) => {
         asking.current.delete(name);
         if (!outcome.ok) return setRefused(outcome.refusal);
         // An answer for a view that is no longer shown comes too late.

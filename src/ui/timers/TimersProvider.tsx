@@ -6,7 +6,7 @@ import { minutesOf } from '@/core/battery/conditioning';
 import type { Waits } from '@/services/bench/readTimers';
 import { beep } from '@/ui/base/beep';
 import { useShop } from '@/ui/facts/ShopProvider';
-import { sayWait, secondsLeft, type RunningWait } from './timeLeft';
+import { isNear, sayWait, secondsLeft, type RunningWait } from './timeLeft';
 import { useShopSecond } from './useSecond';
 import * as words from '@/words/catalogue/timers';
 
@@ -67,7 +67,7 @@ function useAlarms(running: readonly RunningWait[]): void {
   const second = useShopSecond();
   const title = useRef('');
   useEffect(() => {
-    const next = running[0];
+    const next = running.find((wait) => isNear(wait, second * 1000));
     const left = next && second > 0 ? secondsLeft(next, second * 1000) : null;
     const plain = document.title.replace(title.current, '');
     title.current =

@@ -1,4 +1,4 @@
-import { freePlace, sayFixture, sayWait, secondsLeft } from './timeLeft';
+import { freePlace, isNear, sayFixture, sayWait, secondsLeft } from './timeLeft';
 
 const began = '2026-11-25T08:00:00.000Z';
 const at = (seconds: number) => Date.parse(began) + seconds * 1000;
@@ -33,4 +33,16 @@ test('a cell on its charger says what it is doing at that moment', () => {
   expect([0, 599, 600, 1799, 1800].map((seconds) => sayWait(wait, at(seconds)))).toEqual([
     ...['charging', 'charging', 'running down', 'running down', 'on its charger'],
   ]);
+});
+
+test('a unit on a fixture always concerns whoever is near, a cell in its last ten minutes and when it is done', () => {
+  const cell = {
+    ...{ id: 'c', tag: 'P-00001', href: '/t/P-00001', beganAt: began, minutes: 60, timer: null },
+    conditioning: { beganAt: began, steps: [] },
+  };
+  expect([0, 49 * 60, 50 * 60, 70 * 60].map((seconds) => isNear(cell, at(seconds)))).toEqual([
+    ...[false, false, true, true],
+  ]);
+  const timer = { stepId: 'out:x', fixture: 'clamp', place: 1, beganAt: began, minutes: 60 };
+  expect(isNear({ ...cell, timer, conditioning: null }, at(0))).toBe(true);
 });

@@ -26,6 +26,13 @@ export function secondsLeft({ beganAt, minutes }: Pick<Timer, 'beganAt' | 'minut
   return Math.min(whole, Math.round(whole - (nowMs - Date.parse(beganAt)) / 1000));
 }
 
+/** A cell takes hours: it is told of on every screen when it is nearly done. */
+const nearSeconds = 10 * 60;
+
+/** Whether a wait concerns whoever is near: a unit on a fixture always does. @param nowMs  by the shop's clock */
+export const isNear = (wait: RunningWait, nowMs: number): boolean =>
+  wait.timer !== null || secondsLeft(wait, nowMs) <= nearSeconds;
+
 /** A fixture with its number, where there are several. */
 export const sayFixture = ({ fixture, place }: Pick<Timer, 'fixture' | 'place'>): string =>
   words.onBench({ isFixtureBench: fixture === 'bench' ? 'yes' : 'no', fixture, place });
