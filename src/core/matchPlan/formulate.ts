@@ -1,0 +1,443 @@
+import { saleGrades, type SaleGrade } from '@/core/shared/grades';
+import { grouped } from '@/core/shared/grouped';
+import { ModelWriter, type LinearModel } from './linearModel';
+import {
+  centsOf,
+  deadlinesOf,
+  movesTo,
+  partFrom,
+  rankOf,
+  type Build,
+  type Fate,
+  type Given,
+  type Level,
+  type MatchProblem,
+  type Need,
+  type Order,
+  type Source,
+  type UnitGroup,
+  type Uses,
+} from './problem';
+
+/** Units of a group that share a fate, by when. */
+export interface FateColumn {
+  readonly column: number;
+  readonly group: UnitGroup;
+  readonly fate: Fate;
+  readonly build: Build | null;
+  readonly level: Level | null;
+  /** Which of the deadlines. */
+  readonly by: number;
+}
+
+/** Parts from one source into slots of one kind, by when. */
+export interface SupplyColumn {
+  readonly column: number;
+  readonly kind: string;
+  readonly source: PlacedSource;
+  readonly by: number;
+}
+
+/** Of a donor's part, of which units it comes. */
+export type PlacedSource = Source & { readonly group: UnitGroup | null; readonly id: string };
+
+/** Units of one grade that go to an order. */
+export interface DeliveryColumn {
+  readonly column: number;
+  readonly order: Order;
+  readonly grade: SaleGrade;
+  readonly by: number;
+}
+
+/** The integer programme of a problem, and what its columns say. */
+export interface Formulation {
+  readonly model: LinearModel;
+  readonly deadlines: readonly number[];
+  readonly fates: readonly FateColumn[];
+  readonly supplies: readonly SupplyColumn[];
+  readonly deliveries: readonly DeliveryColumn[];
+  readonly missing: readonly { readonly column: number; readonly order: Order }[];
+}
+
+/** Slots of one kind take the same parts at the same costs. */
+export function kindOf(group: Pick<UnitGroup, 'id'>, need: Need, own: ReadonlySet<string>): string {
+  const moved = need.moves ? JSON.stringify(need.moves) : '';
+  return [need.of, moved, own.has(`${group.id}\n${need.slot}`) ? `${group.id}\n${need.slot}` : ''].join('\r');
+}
+
+/** Slots of single units whose part somebody wants, or does not want, from somewhere: they are kinds of their own. */
+export function ownKinds({ units, slotWishes }: MatchProblem): ReadonlySet<string> {
+  const groupOf = new Map(units.flatMap((group) => group.tags.map((tag) => [tag, group.id] as const)));
+  return new Set(slotWishes.map(({ tag, slot }) => `${groupOf.get(tag)}\n${slot}`));
+}
+
+/**
+ * The units that somebody wishes something of, or of one of their slots, each in a group of its own.
+ */
+export function withWishesApart(problem: MatchProblem): MatchProblem {
+  const named = new Set([
+    ...[...problem.wishes, ...problem.slotWishes].map(({ tag }) => tag),
+    ...problem.slotWishes.map(({ from }) => from),
+  ]);
+  if (named.size === 0) return problem;
+  const units = problem.units.flatMap((group) => {
+    const alone = group.tags.length < 2 ? [] : group.tags.filter((tag) => named.has(tag));
+    const rest = group.tags.filter((tag) => !alone.includes(tag));
+    return [
+      ...(rest.length > 0 ? [{ ...group, tags: rest }] : []),
+      ...alone.map((tag) => ({ ...group, id: `${group.id} ${tag}`, tags: [tag] })),
+    ];
+  });
+  return { ...problem, units };
+}
+
+/**
+ * The match plan as an integer programme, aggregated: units that are alike are counted, and of parts only how many go from
+ * where into slots of which kind. Parts of a grade or better must be as many as the slots that ask for that grade or better,
+ * for each grade; that is enough for all of them to be filled, since what does for a strict slot does for every other one.
+ * By each deadline at once: what is done sooner counts for what is due later.
+ *
+ * @param given  units with wishes stand alone: see `withWishesApart`
+ * Source: transportation with nested demands (Hall's condition for intervals); own derivation
+ */
+export function formulate(given: MatchProblem): Formulation {
+  const problem = withWishesApart(given);
+  const writer = new ModelWriter();
+  const deadlines = deadlinesOf(problem);
+  const own = ownKinds(problem);
+  const fates = problem.units.flatMap((group) => fatesOf(writer, problem, group, deadlines));
+  const kinds = kindsOf(fates, own);
+  const supplies = suppliesOf(writer, problem, kinds, deadlines);
+  everyUnitOnce(writer, problem, fates);
+  everySlotFilled(writer, kinds, supplies, deadlines);
+  noMoreThanThereIs(writer, problem, fates, supplies, deadlines);
+  withinMinutes(writer, problem, fates, kinds, supplies, deadlines);
+  const { deliveries, missing } = ordersMet(writer, problem, fates, deadlines);
+  fallingPrices(writer, problem, fates);
+  reservesKept(writer, problem, supplies);
+  wishesKept(writer, problem, fates, supplies, own);
+  return {
+    model: { columns: writer.columns, rows: writer.rows },
+    deadlines,
+    fates,
+    supplies,
+    deliveries,
+    missing,
+  };
+}
+
+/** By which deadlines a build can be wanted: those of orders that it could meet, and the last. */
+function duesOf({ orders }: MatchProblem, build: Build, deadlines: readonly number[]): readonly number[] {
+  const last = deadlines.length - 1;
+  const wanted = orders
+    .filter(({ sellsAs, atLeast }) => sellsAs === build.sellsAs && rankOf(build.grade) <= rankOf(atLeast))
+    .map(({ days }) => (days === null ? last : deadlines.findIndex((day) => day >= days)))
+    .filter((by) => by >= 0);
+  return [...new Set([...wanted, last])];
+}
+
+function fatesOf(
+  writer: ModelWriter,
+  problem: MatchProblem,
+  group: UnitGroup,
+  deadlines: readonly number[],
+): readonly FateColumn[] {
+  const count = group.tags.length;
+  const made: FateColumn[] = [];
+  const add = (
+    fate: Fate,
+    gain: number,
+    by: number,
+    { build = null, level = null }: Partial<Pick<FateColumn, 'build' | 'level'>> = {},
+  ) => {
+    const name = [group.id, fate, build?.id ?? level?.id ?? '', by].join('|');
+    const column = writer.column({ name, gain, low: 0, high: count, isWhole: true });
+    made.push({ column, group, fate, build, level, by });
+  };
+  const last = deadlines.length - 1;
+  add('hold', 0, last);
+  if (group.asIs) add('as-is', group.asIs.cents, last);
+  if (group.recycle) add('recycle', group.recycle.cents, last);
+  for (const build of group.builds)
+    for (const by of duesOf(problem, build, deadlines)) add('build', build.cents, by, { build });
+  for (const level of group.levels) for (const [by] of deadlines.entries()) add('donor', level.cents, by, { level });
+  return made;
+}
+
+/** Slots of one kind: by which builds they come about, and what a part for them is. */
+interface Kind {
+  readonly key: string;
+  readonly need: Need;
+  readonly wanted: readonly { readonly fate: FateColumn; readonly rank: number }[];
+}
+
+function kindsOf(fates: readonly FateColumn[], own: ReadonlySet<string>): readonly Kind[] {
+  const kinds = new Map<string, { need: Need; wanted: { fate: FateColumn; rank: number }[] }>();
+  for (const fate of fates)
+    for (const need of fate.build?.needs ?? []) {
+      const key = kindOf(fate.group, need, own);
+      const kind = kinds.get(key) ?? { need, wanted: [] };
+      kinds.set(key, kind);
+      kind.wanted.push({ fate, rank: rankOf(need.atLeast) });
+    }
+  return [...kinds].map(([key, kind]) => ({ key, ...kind }));
+}
+
+/** All places that parts come from, by class. */
+export function sourcesOf({ lots, offers, units }: MatchProblem): readonly PlacedSource[] {
+  return [
+    ...lots.map((lot): PlacedSource => ({ is: 'lot', lot, group: null, id: lot.id })),
+    ...offers.map((offer): PlacedSource => ({ is: 'offer', offer, group: null, id: offer.id })),
+    ...units.flatMap((group) => {
+      // The same part on several levels is one source, as far as it comes out as well on each.
+      const given = new Map(
+        group.levels.flatMap(({ gives }) => gives.map((one) => [JSON.stringify(one), one] as const)),
+      );
+      return [...given.values()].map((one, at): PlacedSource => ({
+        is: 'donor',
+        given: one,
+        group,
+        id: `${group.id}/${one.slot}~${at}`,
+      }));
+    }),
+  ];
+}
+
+/** Whether a level gives just this. */
+export const givesIt = ({ gives }: Level, given: Given): boolean =>
+  gives.some((one) => one === given || JSON.stringify(one) === JSON.stringify(given));
+
+function suppliesOf(
+  writer: ModelWriter,
+  problem: MatchProblem,
+  kinds: readonly Kind[],
+  deadlines: readonly number[],
+): readonly SupplyColumn[] {
+  const sources = grouped(sourcesOf(problem), (source) => partFrom(source).of);
+  return kinds.flatMap(({ key, need, wanted }) => {
+    const dues = new Set(wanted.map(({ fate }) => fate.by));
+    const worst = Math.max(...wanted.map(({ rank }) => rank));
+    const fitting = (sources.get(need.of) ?? []).filter((source) => rankOf(partFrom(source).grade) <= worst);
+    return fitting.flatMap((source) =>
+      [...dues].flatMap((by): readonly SupplyColumn[] => {
+        if (source.is === 'offer' && source.offer.leadDays > (deadlines[by] as number)) return [];
+        const most =
+          source.is === 'lot'
+            ? source.lot.count
+            : source.is === 'offer'
+              ? (source.offer.most ?? Infinity)
+              : (source.group?.tags.length ?? 0);
+        const name = ['part', source.id, key.replaceAll(/[\r\n]/g, ' '), by].join('|');
+        const column = writer.column({ name, gain: -centsOf(source, need), low: 0, high: most, isWhole: true });
+        return [{ column, kind: key, source, by }];
+      }),
+    );
+  });
+}
+
+function everyUnitOnce(writer: ModelWriter, { units }: MatchProblem, fates: readonly FateColumn[]): void {
+  const of = grouped(fates, ({ group }) => group.id);
+  for (const { id, tags } of units)
+    writer.row(
+      `unit|${id}`,
+      tags.length,
+      tags.length,
+      (of.get(id) ?? []).map(({ column }) => [column, 1]),
+    );
+}
+
+function everySlotFilled(
+  writer: ModelWriter,
+  kinds: readonly Kind[],
+  supplies: readonly SupplyColumn[],
+  deadlines: readonly number[],
+): void {
+  const of = grouped(supplies, ({ kind }) => kind);
+  for (const { key, wanted } of kinds) {
+    const dues = new Set(wanted.map(({ fate }) => fate.by));
+    for (const by of deadlines.keys()) {
+      if (!dues.has(by)) continue;
+      const due = wanted.filter(({ fate }) => fate.by === by);
+      for (const rank of new Set(due.map((one) => one.rank)))
+        writer.row(`slot|${key.replaceAll(/[\r\n]/g, ' ')}|${saleGrades[rank]}|${by}`, 0, Infinity, [
+          ...(of.get(key) ?? [])
+            .filter((one) => one.by === by && rankOf(partFrom(one.source).grade) <= rank)
+            .map(({ column }) => [column, 1] as const),
+          ...due.filter((one) => one.rank <= rank).map(({ fate }) => [fate.column, -1] as const),
+        ]);
+    }
+  }
+}
+
+function noMoreThanThereIs(
+  writer: ModelWriter,
+  problem: MatchProblem,
+  fates: readonly FateColumn[],
+  supplies: readonly SupplyColumn[],
+  deadlines: readonly number[],
+): void {
+  const from = grouped(supplies, ({ source }) => source.id);
+  const donors = grouped(
+    fates.filter(({ level }) => level !== null),
+    ({ group }) => group.id,
+  );
+  for (const source of sourcesOf(problem)) {
+    const taken = from.get(source.id) ?? [];
+    if (taken.length === 0) continue;
+    const terms = taken.map(({ column }) => [column, 1] as const);
+    if (source.is === 'lot') writer.row(`lot|${source.id}`, 0, source.lot.count, terms);
+    else if (source.is === 'offer') {
+      if (source.offer.most !== null) writer.row(`offer|${source.id}`, 0, source.offer.most, terms);
+    } else
+      for (const by of deadlines.keys()) {
+        const giving = (donors.get(source.group?.id ?? '') ?? []).filter(
+          (fate) => fate.by <= by && fate.level !== null && givesIt(fate.level, source.given),
+        );
+        writer.row(`donor|${source.id}|${by}`, -Infinity, 0, [
+          ...taken.filter((one) => one.by <= by).map(({ column }) => [column, 1] as const),
+          ...giving.map(({ column }) => [column, -1] as const),
+        ]);
+      }
+  }
+}
+
+/** What a fate takes of everything that can run short. */
+export const usesOf = ({ build, level, fate, group }: Pick<FateColumn, 'build' | 'level' | 'fate' | 'group'>): Uses =>
+  build?.uses ?? level?.uses ?? (fate === 'as-is' ? (group.asIs?.uses ?? {}) : {});
+
+function withinMinutes(
+  writer: ModelWriter,
+  { resources, horizonDays }: MatchProblem,
+  fates: readonly FateColumn[],
+  kinds: readonly Kind[],
+  supplies: readonly SupplyColumn[],
+  deadlines: readonly number[],
+): void {
+  const needOf = new Map(kinds.map(({ key, need }) => [key, need]));
+  for (const { id, minutes } of resources)
+    for (const [by, day] of deadlines.entries()) {
+      const moved = ({ kind, source }: SupplyColumn) =>
+        movesTo(needOf.get(kind) ?? {}, partFrom(source)).reduce((sum, { uses }) => sum + (uses[id] ?? 0), 0);
+      writer.row(`minutes|${id}|${by}`, -Infinity, (minutes * day) / horizonDays, [
+        ...fates.filter((fate) => fate.by <= by).map((fate) => [fate.column, usesOf(fate)[id] ?? 0] as const),
+        ...supplies.filter((one) => one.by <= by).map((one) => [one.column, moved(one)] as const),
+      ]);
+    }
+}
+
+function ordersMet(
+  writer: ModelWriter,
+  { orders }: MatchProblem,
+  fates: readonly FateColumn[],
+  deadlines: readonly number[],
+): Pick<Formulation, 'deliveries' | 'missing'> {
+  const deliveries: DeliveryColumn[] = [];
+  const missing: { column: number; order: Order }[] = [];
+  const last = deadlines.length - 1;
+  for (const order of orders) {
+    const due = order.days === null ? last : deadlines.findIndex((day) => day >= (order.days as number));
+    const by = due < 0 ? last : due;
+    const made: DeliveryColumn[] = [];
+    for (const grade of saleGrades.filter((own) => rankOf(own) <= rankOf(order.atLeast)))
+      for (let at = 0; at <= by; at += 1) {
+        const builds = fates.some(
+          (fate) => fate.build?.sellsAs === order.sellsAs && fate.build.grade === grade && fate.by === at,
+        );
+        if (!builds) continue;
+        const name = ['order', order.id, grade, at].join('|');
+        const column = writer.column({ name, gain: order.extraCents, low: 0, high: order.count, isWhole: true });
+        made.push({ column, order, grade, by: at });
+      }
+    const column = writer.column({
+      name: `missing|${order.id}`,
+      gain: -order.missCents,
+      low: 0,
+      high: order.isFirm ? 0 : order.count,
+      isWhole: true,
+    });
+    missing.push({ column, order });
+    deliveries.push(...made);
+    writer.row(`order|${order.id}`, order.count, order.count, [
+      ...made.map((one) => [one.column, 1] as const),
+      [column, 1],
+    ]);
+  }
+  for (const sellsAs of new Set(orders.map((order) => order.sellsAs)))
+    for (const grade of saleGrades)
+      for (const at of deadlines.keys()) {
+        const built = fates.filter(({ build, by }) => build?.sellsAs === sellsAs && build.grade === grade && by === at);
+        writer.row(`built|${sellsAs}|${grade}|${at}`, -Infinity, 0, [
+          ...deliveries
+            .filter((one) => one.order.sellsAs === sellsAs && one.grade === grade && one.by === at)
+            .map(({ column }) => [column, 1] as const),
+          ...built.map(({ column }) => [column, -1] as const),
+        ]);
+      }
+  return { deliveries, missing };
+}
+
+function fallingPrices(writer: ModelWriter, { falls }: MatchProblem, fates: readonly FateColumn[]): void {
+  for (const [at, { sellsAs, grade, after, cents }] of falls.entries()) {
+    const sold = fates.filter(({ build }) => build?.sellsAs === sellsAs && build.grade === grade);
+    if (sold.length === 0) continue;
+    const name = `beyond|${at}`;
+    // As few as there must be: it is whole by itself.
+    const column = writer.column({ name, gain: -cents, low: 0, high: Infinity, isWhole: false });
+    writer.row(name, -Infinity, after, [...sold.map((fate) => [fate.column, 1] as const), [column, -1]]);
+  }
+}
+
+function reservesKept(writer: ModelWriter, { reserves, lots }: MatchProblem, supplies: readonly SupplyColumn[]): void {
+  for (const [at, { of, atLeast, count }] of reserves.entries()) {
+    const kept = lots.filter((lot) => lot.of === of && rankOf(lot.grade) <= rankOf(atLeast));
+    const there = kept.reduce((sum, lot) => sum + lot.count, 0);
+    // What is not there cannot be kept.
+    writer.row(
+      `reserve|${at}`,
+      0,
+      Math.max(0, there - count),
+      supplies
+        .filter(({ source }) => source.is === 'lot' && kept.includes(source.lot))
+        .map(({ column }) => [column, 1]),
+    );
+  }
+}
+
+function wishesKept(
+  writer: ModelWriter,
+  { wishes, slotWishes, units }: MatchProblem,
+  fates: readonly FateColumn[],
+  supplies: readonly SupplyColumn[],
+  own: ReadonlySet<string>,
+): void {
+  for (const [at, { tag, fate, grade, is }] of wishes.entries()) {
+    const meant = fates.filter(
+      (one) => one.group.tags.includes(tag) && one.fate === fate && (grade === undefined || one.build?.grade === grade),
+    );
+    const wanted = is === 'pinned' ? 1 : 0;
+    writer.row(
+      `wish|${at}`,
+      wanted,
+      wanted,
+      meant.map(({ column }) => [column, 1]),
+    );
+  }
+  for (const [at, { tag, slot, from, is }] of slotWishes.entries()) {
+    const group = units.find(({ tags }) => tags.includes(tag));
+    if (!group) continue;
+    const builds = fates.filter(
+      (one) => one.group.id === group.id && one.build?.needs.some((need) => need.slot === slot),
+    );
+    const kinds = new Set(
+      builds.flatMap(({ build }) =>
+        (build?.needs ?? []).filter((need) => need.slot === slot).map((need) => kindOf(group, need, own)),
+      ),
+    );
+    const isFrom = (source: PlacedSource) => source.id === from || (source.group?.tags.includes(from) ?? false);
+    const into = supplies.filter(({ kind, source }) => kinds.has(kind) && isFrom(source));
+    const terms = into.map(({ column }) => [column, 1] as const);
+    // Pinned: if it is built at all, then with that part in that slot.
+    if (is === 'forbidden') writer.row(`slot wish|${at}`, 0, 0, terms);
+    else writer.row(`slot wish|${at}`, 0, Infinity, [...terms, ...builds.map(({ column }) => [column, -1] as const)]);
+  }
+}
