@@ -59,6 +59,7 @@ module.exports = {
       path: '^src/core/(?!shared|procedure|findings|battery|grading|screws|teardown|entities)',
     }),
     never('core-findings', '^src/core/findings', { path: '^src/core/(?!shared|procedure|findings)' }),
+    never('core-match-plan', '^src/core/matchPlan', { path: '^src/core/(?!shared|matchPlan)' }),
     never('core-sale', '^src/core/sale', {
       path: '^src/core/(?!shared|statistics|procedure|grading|entities|findings|sale)',
     }),

@@ -21,6 +21,7 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
   audit: async () => (await import('./commands/audit')).audit,
   shots: async () => (await import('./commands/shots')).takeShots,
   test: async () => (await import('./commands/test')).test,
+  match: async () => (await import('./commands/match')).match,
   instrument: async () => (await import('./commands/instrument')).instrument,
   help: async () => (await import('./commands/help')).help,
 };

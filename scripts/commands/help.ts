@@ -18,6 +18,7 @@ export async function help(): Promise<void> {
   ./plucky archive DAY     moves what is told of units that left before a day to a file that still opens
   ./plucky service [remove]    makes your own shop a service of this machine, open from boot on
   ./plucky instrument NAME URL KEY   a stand-in for an instrument of a bench: calliper, analyser, scanner …
+  ./plucky match FILE [--lp FILE.lp]   solves a match problem that was written down, or writes it for another solver
   ./plucky support [FILE]  writes a file for whoever helps you, without names, serials or prices
   ./plucky audit           says which packages have known faults, and by which licences they come
   ./plucky test            installs what is missing and runs every check and test

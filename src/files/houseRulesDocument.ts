@@ -1,9 +1,10 @@
 import Ajv from 'ajv/dist/2020';
 import schema from '../../docs/formats/house-rules.schema.json';
 import { houseRulesFormat as format, startingHouseRules, type HouseRules } from '@/core/shared/houseRules';
-import { gradingFault } from '@/core/shared/gradingRules';
+import { gradingFault, type ChosenAttribute, type GradingChoices } from '@/core/shared/gradingRules';
 import { asWritten } from '@/core/shared/schools';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import { schemaFault } from './schemaFault';
 import { sizeFault } from './documentSize';
 
 type Document = Omit<HouseRules, 'version'> & { readonly format: string };
@@ -43,10 +44,8 @@ export function readHouseRules(text: string): Outcome<Omit<HouseRules, 'version'
   }
   if (sizeFault(document)) return refuse('rules-invalid', { place: 'document', fault: 'too-large' });
   if (!validate(document)) {
-    const [error] = validate.errors ?? [];
-    const property = error?.params.additionalProperty ?? error?.params.missingProperty;
-    const path = [...(error?.instancePath ?? '').split('/').slice(1), ...(property ? [String(property)] : [])];
-    return refuse('rules-invalid', { place: path.join('.') || 'document', fault: error?.keyword ?? 'schema' });
+    const { place, error } = schemaFault(validate.errors);
+    return refuse('rules-invalid', { place, fault: error?.keyword ?? 'schema' });
   }
   const { format: _, ...rules } = document;
   const sum = Object.values(rules.gradeMix).reduce((total, share) => total + share, 0);
@@ -66,8 +65,17 @@ export function readHouseRules(text: string): Outcome<Omit<HouseRules, 'version'
     shop: { ...newer.shop, ...rules.shop },
     // Attributes that came later begin as a shop does.
     gradingLimits: { ...startingHouseRules.gradingLimits, ...rules.gradingLimits },
-    gradingChoices: { ...startingHouseRules.gradingChoices, ...rules.gradingChoices },
+    gradingChoices: choicesWith(rules.gradingChoices),
   };
   const fault = gradingFault(read);
   return fault ? refuse('rules-invalid', fault) : accept(read);
 }
+
+/** Choices that came later begin as a shop does, attribute by attribute. */
+const choicesWith = (given: Partial<GradingChoices> | undefined): GradingChoices =>
+  Object.fromEntries(
+    Object.entries(startingHouseRules.gradingChoices).map(([id, choices]) => [
+      id,
+      { ...choices, ...given?.[id as ChosenAttribute] },
+    ]),
+  ) as GradingChoices;

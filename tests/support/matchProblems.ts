@@ -63,6 +63,7 @@ export function inventMatch(chance: Chance, size: Size, isPlain = false): MatchP
             slot: slot.id,
             of: `class-${slot.of}`,
             atLeast: slot.isSeen ? grade : 'D',
+            share: 0.9,
             ...(slot.isAssembly && {
               moves: { model: model.id, parts: [{ part: 'sensor', cents: 150, uses: { hands: 3 } }] },
             }),
@@ -119,6 +120,7 @@ export function inventMatch(chance: Chance, size: Size, isPlain = false): MatchP
             of: `class-${of}`,
             grade: 'B' as const,
             cents: Math.round(cents * 1.6),
+            worthCents: cents,
             most: chance.happens(0.5) ? 2 : null,
             leadDays: whole(chance, 1, 9),
           },

@@ -62,7 +62,9 @@ export interface Formulation {
 /** Slots of one kind take the same parts at the same costs. */
 export function kindOf(group: Pick<UnitGroup, 'id'>, need: Need, own: ReadonlySet<string>): string {
   const moved = need.moves ? JSON.stringify(need.moves) : '';
-  return [need.of, moved, own.has(`${group.id}\n${need.slot}`) ? `${group.id}\n${need.slot}` : ''].join('\r');
+  return [need.of, moved, need.share, own.has(`${group.id}\n${need.slot}`) ? `${group.id}\n${need.slot}` : ''].join(
+    '\r',
+  );
 }
 
 /** Slots of single units whose part somebody wants, or does not want, from somewhere: they are kinds of their own. */
@@ -317,7 +319,7 @@ function withinMinutes(
   for (const { id, minutes } of resources)
     for (const [by, day] of deadlines.entries()) {
       const moved = ({ kind, source }: SupplyColumn) =>
-        movesTo(needOf.get(kind) ?? {}, partFrom(source)).reduce((sum, { uses }) => sum + (uses[id] ?? 0), 0);
+        movesTo(needOf.get(kind) as Need, partFrom(source)).reduce((sum, { uses }) => sum + (uses[id] ?? 0), 0);
       writer.row(`minutes|${id}|${by}`, -Infinity, (minutes * day) / horizonDays, [
         ...fates.filter((fate) => fate.by <= by).map((fate) => [fate.column, usesOf(fate)[id] ?? 0] as const),
         ...supplies.filter((one) => one.by <= by).map((one) => [one.column, moved(one)] as const),

@@ -25,6 +25,8 @@ export interface Need {
   readonly of: string;
   /** The worst grade that will do. */
   readonly atLeast: SaleGrade;
+  /** Chance that the unit is sold with it: a part of a build that fails at Prove comes out again, worth what it was. */
+  readonly share: number;
   /** Of an assembly. */
   readonly moves?: { readonly model: string; readonly parts: readonly MovedPart[] };
 }
@@ -91,6 +93,8 @@ export interface Offer {
   readonly of: string;
   readonly grade: SaleGrade;
   readonly cents: number;
+  /** What one brings by itself, once it is there. */
+  readonly worthCents: number;
   /** null where there is no end of them. */
   readonly most: number | null;
   readonly leadDays: number;
@@ -183,15 +187,15 @@ export function movesTo({ moves }: Pick<Need, 'moves'>, { brings }: Pick<Lot, 'b
 }
 
 /**
- * What a part from somewhere costs a build, in whole cents: what it would bring by itself or what is paid for it, and what
- * moves to it. A part of a donor comes out sound with its chance only: else another is put in its place.
+ * What a part from somewhere costs a build, in whole cents, on average: what it would bring by itself where the unit is sold with it, what
+ * is paid for it, and what moves to it. A part of a donor comes out sound with its chance only: else another is put in its place.
  */
-export function centsOf(source: Source, need: Pick<Need, 'moves'>): number {
+export function centsOf(source: Source, need: Pick<Need, 'moves' | 'share'>): number {
   const moved = movesTo(need, partFrom(source)).reduce((sum, { cents }) => sum + cents, 0);
-  if (source.is === 'lot') return Math.round(source.lot.worthCents + moved);
-  if (source.is === 'offer') return Math.round(source.offer.cents + moved);
+  if (source.is === 'lot') return Math.round(need.share * source.lot.worthCents + moved);
+  if (source.is === 'offer') return Math.round(source.offer.cents - (1 - need.share) * source.offer.worthCents + moved);
   const { chance, worthCents, failCents } = source.given;
-  return Math.round(chance * worthCents + (1 - chance) * failCents + moved);
+  return Math.round(need.share * chance * worthCents + (1 - chance) * failCents + moved);
 }
 
 /** The days by which something is ordered, the soonest first, and the end of the horizon. */

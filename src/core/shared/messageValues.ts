@@ -367,6 +367,9 @@ export interface MessageValues<Piece> {
   'refusals.noCell': { tag: Piece };
   'refusals.cellOnAlready': { tag: Piece };
   'refusals.cellNotOn': { tag: Piece };
+  'refusals.matchInvalid': { place: Piece; fault: Piece };
+  'refusals.matchImpossible': { because: Piece };
+  'refusals.matchStale': { tag: Piece };
   'refusals.readingStale': { instrument: Piece; seconds: number; isAhead: 'yes' | 'no' };
   'refusals.readingDoubled': { instrument: Piece };
   'refusals.readingUnwanted': { instrument: Piece };

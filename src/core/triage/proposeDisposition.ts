@@ -76,7 +76,8 @@ const flat = (disposition: Disposition, cents: number) => ({
   figures: [],
 });
 
-function mustKeepApart(unit: Subject): Message<'triage'> | null {
+/** Why a unit must be kept apart, whatever it is worth; null where nothing calls for it. */
+export function mustKeepApart(unit: Subject): Message<'triage'> | null {
   // What may burn comes before what may belong to somebody.
   if (kindsFound(unit).some((finding) => findingRules[finding].mustKeepApart))
     return message('triage.batterySwollenMakeSafeBefore');
@@ -86,7 +87,7 @@ function mustKeepApart(unit: Subject): Message<'triage'> | null {
 }
 
 /** Sold as it is: only what starts can be wiped, so a unit that nobody tried is weighed with the odds that it starts. */
-function valueAsIs(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): Valued {
+export function valueAsIs(model: Model, unit: Subject, known: Knowledge, rules: HouseRules): Valued {
   const { priceCents } = predictSale(model, { ...unit, disposition: 'as-is' }, {}, rules);
   const isForbidden = kindsFound(unit).some((finding) => findingRules[finding].forbids.includes('sell-as-is'));
   const started = unit.tests.starts;

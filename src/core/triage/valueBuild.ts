@@ -131,7 +131,12 @@ export function planBuild(model: Model, unit: Subject, known: Knowledge, rules: 
 }
 
 /** Looks are judged at the end: a grade better or worse than expected, by the house rules' shares. */
-function pricesAround(model: Model, { variant }: Subject, grade: SaleGrade, rules: HouseRules) {
+export function pricesAround(
+  model: Model,
+  { variant }: Pick<Subject, 'variant'>,
+  grade: SaleGrade,
+  rules: HouseRules,
+): BuildPlan['prices'] {
   const at = saleGrades.indexOf(grade);
   const of = (place: number) =>
     salePrice(model, { variant }, saleGrades[Math.min(Math.max(place, 0), saleGrades.length - 1)] as SaleGrade, rules);
@@ -143,7 +148,7 @@ function pricesAround(model: Model, { variant }: Subject, grade: SaleGrade, rule
   ];
 }
 
-const meanPrice = (prices: BuildPlan['prices']): number =>
+export const meanPrice = (prices: BuildPlan['prices']): number =>
   prices.reduce((sum, { cents, share }) => sum + cents * share, 0);
 
 /**

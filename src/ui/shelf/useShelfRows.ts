@@ -42,12 +42,14 @@ export function useShelfRows(address: string, first: ShelfRowsView, from: number
       const name = `${address} ${page}`;
       if (pages.has(page) || asking.current.has(name) || page * rowsAtOnce >= first.total) continue;
       asking.current.add(name);
-      void send<ShelfRowsView>('GET', `/api/shelf/rows?${address}&from=${page * rowsAtOnce}&of=${first.total}`).then((outcome) => {
-        asking.current.delete(name);
-        if (!outcome.ok) return setRefused(outcome.refusal);
-        // An answer for a view that is no longer shown comes too late.
-        return setPages((before) => (before.get(0) === first ? new Map([...before, [page, outcome.value]]) : before));
-      });
+      void send<ShelfRowsView>('GET', `/api/shelf/rows?${address}&from=${page * rowsAtOnce}&of=${first.total}`).then(
+        (outcome) => {
+          asking.current.delete(name);
+          if (!outcome.ok) return setRefused(outcome.refusal);
+          // An answer for a view that is no longer shown comes too late.
+          return setPages((before) => (before.get(0) === first ? new Map([...before, [page, outcome.value]]) : before));
+        },
+      );
     }
   }, [address, first, from, to, pages, refused]);
   const all = [...pages.values()];

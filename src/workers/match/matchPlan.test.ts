@@ -2,10 +2,12 @@ import { Chance } from '@/core/shared/chance';
 import { decode } from '@/core/matchPlan/decode';
 import { evaluate } from '@/core/matchPlan/evaluate';
 import { formulate, ownKinds, withWishesApart } from '@/core/matchPlan/formulate';
-import type { MatchProblem } from '@/core/matchPlan/problem';
+import { centsOf, type MatchProblem } from '@/core/matchPlan/problem';
 import { solvePlan, type Solver } from '@/core/matchPlan/solvePlan';
+import { writeLp } from '@/core/matchPlan/writeLp';
 import { bestByHand } from '../../../tests/support/bestByHand';
 import { inventMatch } from '../../../tests/support/matchProblems';
+import { optionModel } from '../../../tests/support/optionModel';
 import { highsSolver } from './highsSolver';
 
 let solver: Solver;
@@ -13,22 +15,110 @@ beforeAll(async () => {
   solver = await highsSolver();
 });
 
+const enough = { seconds: 60, now: () => performance.now() };
+
 function solved(problem: MatchProblem) {
   const formulation = formulate(problem);
-  const solution = solvePlan(formulation.model, solver, { seconds: 60, now: () => performance.now() });
+  const solution = solvePlan(formulation.model, solver, enough);
   const plan = solution.values ? decode(formulation, solution.values, ownKinds(withWishesApart(problem))) : null;
   return { solution, plan };
 }
 
-describe('the match plan', () => {
-  test.each(Array.from({ length: 60 }, (_, seed) => seed))('is what trying everything finds (%i)', (seed) => {
-    const problem = inventMatch(new Chance(seed), { units: 3, slots: 2, classes: 2, lots: 2, models: 2 });
+describe('small problems', () => {
+  const small = { units: 3, slots: 2, classes: 2, lots: 2, models: 2 };
+  const seen = { impossible: 0, donors: 0, bought: 0, missing: 0, wished: 0, early: 0 };
+
+  test.each(Array.from({ length: 90 }, (_, seed) => seed))('the plan is what trying everything finds (%i)', (seed) => {
+    const problem = inventMatch(new Chance(seed), small);
     const best = bestByHand(problem);
     const { solution, plan } = solved(problem);
     expect(solution.isImpossible).toBe(best === null);
+    seen.impossible += Number(best === null);
     if (!plan || !best) return;
     const { cents, faults } = evaluate(problem, plan);
     expect([faults, cents, Math.round(solution.gain)]).toEqual([[], best.cents, best.cents]);
     expect(solution.isProven).toBe(true);
+    const fills = plan.units.flatMap((unit) => unit.fills);
+    seen.donors += Number(fills.some(({ is }) => is === 'donor'));
+    seen.bought += Number(fills.some(({ is }) => is === 'offer'));
+    seen.missing += Number(plan.missing.length > 0);
+    seen.wished += problem.wishes.length + problem.slotWishes.length;
+    seen.early += Number(plan.units.some(({ order, byDays }) => order && byDays < problem.horizonDays));
   });
+
+  test('among them are those that matter', () => {
+    for (const count of Object.values(seen)) expect(count).toBeGreaterThan(1);
+  });
+});
+
+test.each(Array.from({ length: 12 }, (_, seed) => 700 + seed))(
+  'in the middle, unit by unit with a yes or no for every part, it is the same money (%i)',
+  (seed) => {
+    const problem = inventMatch(new Chance(seed), { units: 14, slots: 4, classes: 6, lots: 12, models: 3 });
+    const { solution, plan } = solved(problem);
+    const other = solver(optionModel(problem), { seconds: 60 });
+    expect(solution.isImpossible).toBe(other.is === 'impossible');
+    if (!plan) return;
+    const { cents, faults } = evaluate(problem, plan);
+    expect([faults, cents]).toEqual([[], Math.round(other.gain)]);
+  },
+);
+
+describe('what is asked of a solver', () => {
+  const problem = inventMatch(new Chance(3), { units: 12, slots: 4, classes: 6, lots: 10, models: 3 });
+
+  test('without time it says what it has and that it is not proven; never more than its bound', () => {
+    const formulation = formulate(problem);
+    let calls = 0;
+    const slow: Solver = (model, how) => {
+      calls += 1;
+      const found = solver(model, how);
+      return how.isRelaxed ? found : { ...found, is: 'stopped', bound: found.bound + 500 };
+    };
+    const stopped = solvePlan(formulation.model, slow, enough);
+    expect(calls).toBe(2);
+    expect(stopped.isProven).toBe(false);
+    expect(stopped.bound).toBeGreaterThanOrEqual(stopped.gain);
+    expect(evaluate(problem, decode(formulation, stopped.values as Float64Array, ownKinds(problem))).faults).toEqual(
+      [],
+    );
+  });
+
+  test('fixing by reduced costs changes nothing of the money, however little is left free', () => {
+    const { model } = formulate(problem);
+    const whole = solver(model, { seconds: 60 });
+    const fixed = solvePlan(model, solver, enough);
+    expect(Math.round(fixed.gain)).toBe(Math.round(whole.gain));
+  });
+
+  test('the LP file says the same problem: the solver reads it and finds the same', async () => {
+    const { default: loadHighs } = await import('highs');
+    const { model } = formulate(problem);
+    const read = (await loadHighs()).solve(writeLp(model));
+    expect(read.Status).toBe('Optimal');
+    expect(Math.round((read as { ObjectiveValue: number }).ObjectiveValue)).toBe(
+      Math.round(solved(problem).solution.gain),
+    );
+  });
+});
+
+test('what a part costs a build, by plain arithmetic', () => {
+  const moves = {
+    model: 'm',
+    parts: [
+      { part: 'camera', cents: 300, uses: {} },
+      { part: 'button', cents: 80, uses: {} },
+    ],
+  };
+  const lot = { id: 'l', of: 'c', grade: 'B', count: 1, worthCents: 1000 } as const;
+  const need = { share: 0.8, moves };
+  expect(centsOf({ is: 'lot', lot }, { share: 0.8 })).toBe(800);
+  expect(centsOf({ is: 'lot', lot }, need)).toBe(800 + 380);
+  const brings = { model: 'm', parts: ['camera'] };
+  expect(centsOf({ is: 'lot', lot: { ...lot, brings } }, need)).toBe(800 + 80);
+  expect(centsOf({ is: 'lot', lot: { ...lot, brings: { ...brings, model: 'other' } } }, need)).toBe(800 + 380);
+  const offer = { id: 'o', of: 'c', grade: 'B', cents: 1600, worthCents: 1000, most: null, leadDays: 2 } as const;
+  expect(centsOf({ is: 'offer', offer }, need)).toBe(1600 - 200 + 380);
+  const given = { slot: 's', of: 'c', grade: 'B', chance: 0.9, worthCents: 1000, failCents: 1600 } as const;
+  expect(centsOf({ is: 'donor', given }, { share: 0.8 })).toBe(720 + 160);
 });
