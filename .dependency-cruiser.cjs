@@ -73,8 +73,10 @@ module.exports = {
     never('words-look-down', '^src/words', { path: '^src/(?!core|words)' }),
     never('files-look-down', '^src/files', { path: '^src/(?!core|words|files)' }),
     never('dto-looks-down', '^src/dto', { path: '^src/(?!core|dto)' }),
-    never('workers-look-down', '^src/workers/(?!documents)', { path: '^src/(?!core|workers)' }),
-    never('threads-look-down', '^src/workers/documents', { path: '^src/(?!core|files|workers/documents)' }),
+    never('workers-look-down', '^src/workers/(?!documents|match)', { path: '^src/(?!core|workers)' }),
+    never('threads-look-down', '^src/workers/(documents|match)', {
+      path: '^src/(?!core|files|workers/(documents|match))',
+    }),
     never('services-look-down', '^src/services', { path: '^src/(ui|app|dto)' }),
     never(
       'services-stand-alone',

@@ -22,6 +22,7 @@ import { receiveSixty, triageSixty } from './support/triageSixty';
 import { gradeFigures } from './support/gradeFigures';
 import { demoCopy } from './support/demoCopy';
 import { shelfFigures } from './support/shelfFigures';
+import { matchFigures } from './support/matchFigures';
 import { triageFigures } from './support/triageFigures';
 import { grownBench } from './support/grownBench';
 import { keyFigures } from './support/keyFigures';
@@ -153,6 +154,7 @@ async function main(): Promise<void> {
   // The planner alone needs neither database nor browser.
   if (process.argv.includes('planner')) return say(planFigures().join('\n'));
   if (process.argv.includes('grade')) return say(gradeFigures().join('\n'));
+  if (process.argv.includes('match')) return say((await matchFigures()).join('\n'));
   if (process.argv.includes('triage')) return say(triageFigures().join('\n'));
   await needPackage('mariadb-server');
   await needPackage('chromium-headless-shell');

@@ -98,6 +98,7 @@ function spawnApplication(home: Home, databaseName: string, args: readonly strin
       NEXT_TELEMETRY_DISABLED: '1',
       // It has its own, of its build.
       PLUCKY_DOCUMENT_WORKER: undefined,
+      PLUCKY_MATCH_WORKER: undefined,
       PLUCKY_HOME: home.root,
       PLUCKY_SHOP: shopOfDatabase(databaseName),
       PLUCKY_DB_SOCKET: home.socketPath,

@@ -20,6 +20,7 @@ export const screens = [
   '/shelf/leaving',
   '/shelf/racks',
   '/match',
+  '/match/plan',
   '/rebuild',
   '/prove',
   '/send',

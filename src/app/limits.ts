@@ -23,6 +23,7 @@ const larger: Partial<Readonly<Record<Route, Limit>>> = {
   'POST /api/facts': { ...usual, most: 16 * mb },
   'POST /api/drafts': { ...usual, most: 5 * mb },
   'PUT /api/drafts/[id]': { ...usual, most: 5 * mb },
+  'POST /api/match-plan/without': { ...usual, most: 12 * mb },
   'POST /api/lost-serials': { ...usual, most: 2 * mb },
   'POST /api/manifest/import': table,
   'POST /api/manifest/preview': table,

@@ -23,6 +23,11 @@ export function readMatchProblem(text: string): Outcome<MatchProblem> {
   } catch {
     return refuse('match-invalid', { place: 'document', fault: 'no JSON' });
   }
+  return judgeDocument(document);
+}
+
+/** The same of a document that is parsed already. @refuses 'match-invalid' */
+export function judgeDocument(document: unknown): Outcome<MatchProblem> {
   if (!validate(document)) {
     const { place, error } = schemaFault(validate.errors);
     return refuse('match-invalid', { place, fault: error?.message ?? 'schema' });

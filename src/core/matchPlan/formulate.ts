@@ -439,7 +439,7 @@ function wishesKept(
     const into = supplies.filter(({ kind, source }) => kinds.has(kind) && isFrom(source));
     const terms = into.map(({ column }) => [column, 1] as const);
     // Pinned: if it is built at all, then with that part in that slot.
-    if (is === 'forbidden') writer.row(`slot wish|${at}`, 0, 0, terms);
-    else writer.row(`slot wish|${at}`, 0, Infinity, [...terms, ...builds.map(({ column }) => [column, -1] as const)]);
+    if (is === 'forbidden') writer.row(`slot-wish|${at}`, 0, 0, terms);
+    else writer.row(`slot-wish|${at}`, 0, Infinity, [...terms, ...builds.map(({ column }) => [column, -1] as const)]);
   }
 }

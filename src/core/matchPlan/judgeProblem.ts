@@ -19,10 +19,10 @@ export function judgeProblem(problem: MatchProblem): Outcome<MatchProblem> {
   ] as const;
   for (const [place, ids] of twice) {
     const again = ids.find((id, at) => ids.indexOf(id) !== at);
-    if (again !== undefined) return refuse('match-invalid', { place, fault: `“${again}” twice` });
+    if (again !== undefined) return refuse('match-invalid', { place, fault: again });
   }
   const known = new Set(tags);
   const stranger = [...problem.wishes, ...problem.slotWishes].find(({ tag }) => !known.has(tag));
-  if (stranger) return refuse('match-invalid', { place: 'wishes', fault: `no unit ${stranger.tag}` });
+  if (stranger) return refuse('match-invalid', { place: 'wishes', fault: stranger.tag });
   return accept(problem);
 }

@@ -18,7 +18,8 @@ export function writeLp({ columns, rows }: LinearModel): string {
     ...columns.map(({ name }, column) => `\\ ${x(column)} = ${name.replaceAll(/\s+/g, ' ')}`),
     'Maximize',
     ` money: ${sum(columns.flatMap(({ gain }, column) => (gain === 0 ? [] : [term(gain, column)])))}`,
-    'Subject To',
+    // The format's own word for what is kept.
+    'st',
     ...rows.flatMap(({ name, low, high, terms }, row) => {
       const left = sum(terms.map(([column, factor]) => term(factor, column)));
       const about = `\\ r${row + 1} = ${name.replaceAll(/\s+/g, ' ')}`;

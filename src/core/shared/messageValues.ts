@@ -369,6 +369,7 @@ export interface MessageValues<Piece> {
   'refusals.cellNotOn': { tag: Piece };
   'refusals.matchInvalid': { place: Piece; fault: Piece };
   'refusals.matchImpossible': { because: Piece };
+  'refusals.matchThreadEnded': { seconds: Piece };
   'refusals.matchStale': { tag: Piece };
   'refusals.readingStale': { instrument: Piece; seconds: number; isAhead: 'yes' | 'no' };
   'refusals.readingDoubled': { instrument: Piece };

@@ -81,6 +81,7 @@ export const reasons = [
   'match-invalid',
   'match-impossible',
   'match-stale',
+  'match-thread-ended',
   'supply-changed',
   'reading-stale',
   'reading-doubled',

@@ -68,6 +68,7 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
   );
   const row = rows.find(({ unit }) => unit.id === chosen);
   if (row && row.unit.tag !== asked) setAsked(row.unit.tag);
+  const router = useRouter();
   const { shown, ...more } = useGrowing(rows, ({ unit }) => unit.id === chosen);
   const ready = rows.filter(({ open }) => open === 0).length;
   const categories = [...new Set(rows.flatMap(({ needs }) => needs.map(({ part }) => part.category)))];
@@ -80,7 +81,10 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
       minH={{ base: 'calc(100vh - 84px)', lg: '0' }}
     >
       <ScrollBox label={words.unitsToBuild()} p="24px 28px" minH="0" overflowX="auto">
-        <Headline lead={words.onlyPartsThatFitAre()}>
+        <Headline
+          lead={words.onlyPartsThatFitAre()}
+          aside={<KeyButton keyName="g" label={words.planOfAllUnits()} onPress={() => router.push('/match/plan')} />}
+        >
           {rows.length === 0
             ? words.noUnitsWaitingForParts()
             : words.noUnitsToBuildWith({ rows: rows.length, ready: ready === 0 ? 'none' : ready })}

@@ -6,6 +6,7 @@ export const dockPluckyParcel = () => l`Dock · Plucky Parcel`;
 export const gradePluckyParcel = () => l`Grade · Plucky Parcel`;
 export const labelPrinterPluckyParcel = () => l`Label printer · Plucky Parcel`;
 export const matchPluckyParcel = () => l`Match · Plucky Parcel`;
+export const matchPlanPluckyParcel = () => l`Match plan · Plucky Parcel`;
 export const compareModelsPluckyParcel = () => l`Compare models · Plucky Parcel`;
 export const modelPluckyParcel = () => l`Model · Plucky Parcel`;
 export const plannerPluckyParcel = () => l`Planner · Plucky Parcel`;

@@ -7,6 +7,7 @@ export const onlyPartsThatFitAre = () => l`Only parts that fit are offered, the 
 export const noUnitsWaitingForParts = () => l`No units waiting for parts`;
 export const noUnitsToBuildWith = (d: { rows: number; ready: Text }) => l`${plural(d.rows, 0, { "0": l`No units`, "one": l`${number(d.rows)} unit`, "other": l`${number(d.rows)} units` })} to build, ${d.ready} with all parts`;
 export const unitsDecidedAsBuildsAt = () => l`Units decided as builds at Triage appear here.`;
+export const planOfAllUnits = () => l`Plan of all units`;
 export const unit = () => l`Unit`;
 export const sellsAt = () => l`Sells at`;
 export const price = () => l`Price`;

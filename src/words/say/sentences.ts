@@ -77,6 +77,7 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'match-invalid': words.matchInvalid,
   'match-impossible': words.matchImpossible,
   'match-stale': words.matchStale,
+  'match-thread-ended': words.matchThreadEnded,
   'supply-changed': words.supplyChanged,
   'reading-stale': words.readingStale,
   'reading-doubled': words.readingDoubled,

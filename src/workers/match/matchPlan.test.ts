@@ -6,7 +6,7 @@ import { centsOf, type MatchProblem } from '@/core/matchPlan/problem';
 import { solvePlan, type Solver } from '@/core/matchPlan/solvePlan';
 import { writeLp } from '@/core/matchPlan/writeLp';
 import { bestByHand } from '../../../tests/support/bestByHand';
-import { inventMatch } from '../../../tests/support/matchProblems';
+import { inventMatch } from '../../../scripts/support/inventMatch';
 import { optionModel } from '../../../tests/support/optionModel';
 import { highsSolver } from './highsSolver';
 

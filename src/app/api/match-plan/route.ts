@@ -1,0 +1,60 @@
+import { answerRefusal, guardRoute } from '@/app/access';
+import { planRows, toBuy } from '@/core/matching/planView';
+import { plainTerms } from '@/core/matching/stockProblem';
+import { database } from '@/data/connection';
+import { currentRules } from '@/data/rules/houseRulesRepository';
+import { MatchTermsDto } from '@/dto/match/MatchTermsDto';
+import { parseDto } from '@/dto/parseDto';
+import { readMatchStock } from '@/services/match/readMatchStock';
+import { matchThreads } from '@/workers/match/planAside';
+
+/** A search ends after so long with what it has. */
+const mostSeconds = 20;
+
+/**
+ * The plan of the whole stock, line by line as it is found: `{ "progress": … }` while it goes on, and the plan, or why there is none, at
+ * the end. Whoever hangs up ends the search.
+ */
+export const POST = guardRoute('POST /api/match-plan', async (request) => {
+  const asked = parseDto(MatchTermsDto, await request.json().catch(() => null));
+  if (!asked.ok) return answerRefusal(asked, 400);
+  const { days, hours, orders, wishes, slotWishes } = asked.value;
+  const now = new Date();
+  const [stock, rules] = await Promise.all([readMatchStock(database(), now), currentRules(database())]);
+  const free = new Set(stock.units.map(({ tag }) => tag));
+  const terms = {
+    ...plainTerms,
+    horizonDays: days,
+    handsMinutes: hours === null ? null : hours * 60,
+    orders,
+    // What somebody wished of a unit that has gone on meanwhile is over.
+    wishes: wishes.filter(({ tag }) => free.has(tag)),
+    slotWishes: slotWishes.filter(({ tag }) => free.has(tag)),
+  };
+  const encoder = new TextEncoder();
+  const gone = new AbortController();
+  request.signal.addEventListener('abort', () => gone.abort());
+  const stream = new ReadableStream<Uint8Array>({
+    async start(controller) {
+      const say = (line: object) => {
+        if (!gone.signal.aborted) controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+      };
+      say({ progress: { units: stock.units.length } });
+      const planned = await matchThreads.plan(
+        { stock, terms, rules, seconds: mostSeconds },
+        (progress) => say({ progress }),
+        gone.signal,
+      );
+      if (!planned.ok) say({ refusal: planned.refusal });
+      else {
+        const { plan, problem } = planned.value;
+        const rows = plan ? planRows(problem, plan, stock.units, stock.models) : [];
+        const buys = plan ? toBuy(problem, plan, rows) : [];
+        say({ plan: { ...planned.value, rows, toBuy: buys, at: now.toISOString() } });
+      }
+      if (!gone.signal.aborted) controller.close();
+    },
+    cancel: () => gone.abort(),
+  });
+  return new Response(stream, { headers: { 'content-type': 'application/x-ndjson' } });
+});

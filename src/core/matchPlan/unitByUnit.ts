@@ -1,0 +1,113 @@
+import { matchPlanFormat, type Fill, type MatchPlan, type PlannedUnit } from './plan';
+import {
+  centsOf,
+  rankOf,
+  type Build,
+  type Fate,
+  type MatchProblem,
+  type Need,
+  type Source,
+  type UnitGroup,
+} from './problem';
+
+/**
+ * What a careful person gets who goes unit by unit: each, in the order of their tags, becomes what brings most with what is
+ * left then; parts are the cheapest from the shelf or from the shop that sells them. Donors give to the shelf and to nobody in particular;
+ * orders take what was built anyhow. Minutes and wishes are not looked at: it is a measure, not an offer.
+ */
+export function unitByUnit(problem: MatchProblem): MatchPlan {
+  const left = new Map<string, number>([
+    ...problem.lots.map(({ id, count }) => [id, count] as const),
+    ...problem.offers.map(({ id, most }) => [id, most ?? Infinity] as const),
+  ]);
+  const units = problem.units
+    .flatMap((group) => group.tags.map((tag) => ({ tag, group })))
+    .sort((a, b) => (a.tag < b.tag ? -1 : 1))
+    .map(({ tag, group }): PlannedUnit => {
+      const best = choicesOf(problem, group, left).reduce((top, one) => (one.cents > top.cents ? one : top));
+      for (const { from } of best.fills) left.set(from, (left.get(from) ?? 0) - 1);
+      const { fate, way, sellsAt, fills } = best;
+      return {
+        tag,
+        fate,
+        ...(way !== undefined && { way }),
+        ...(sellsAt && { sellsAt }),
+        fills,
+        byDays: problem.horizonDays,
+      };
+    });
+  return withOrders(problem, { format: matchPlanFormat, units, missing: [] });
+}
+
+interface Choice extends Pick<PlannedUnit, 'way' | 'sellsAt'> {
+  readonly fate: Fate;
+  readonly cents: number;
+  readonly fills: readonly Fill[];
+}
+
+function choicesOf(problem: MatchProblem, group: UnitGroup, left: ReadonlyMap<string, number>): readonly Choice[] {
+  return [
+    { fate: 'hold', cents: 0, fills: [] },
+    ...(group.asIs ? [{ fate: 'as-is' as const, cents: group.asIs.cents, fills: [] }] : []),
+    ...(group.recycle ? [{ fate: 'recycle' as const, cents: group.recycle.cents, fills: [] }] : []),
+    ...group.levels.map(({ id, cents }) => ({ fate: 'donor' as const, way: id, cents, fills: [] })),
+    ...group.builds.flatMap((build) => filled(problem, build, left) ?? []),
+  ];
+}
+
+/** A build with the cheapest part in every slot; null where one of them stays empty. */
+function filled({ lots, offers }: MatchProblem, build: Build, left: ReadonlyMap<string, number>): Choice | null {
+  const taken = new Map<string, number>();
+  const isLeft = (id: string) => (left.get(id) ?? 0) > (taken.get(id) ?? 0);
+  const fills: Fill[] = [];
+  for (const need of build.needs) {
+    const fits = (of: string, grade: Build['grade']) => of === need.of && rankOf(grade) <= rankOf(need.atLeast);
+    const found: readonly Fill[] = [
+      ...lots
+        .filter(({ id, of, grade }) => fits(of, grade) && isLeft(id))
+        .map((lot) => fillOf(need, { is: 'lot', lot }, lot.id, lot.grade)),
+      ...offers
+        .filter(({ id, of, grade }) => fits(of, grade) && isLeft(id))
+        .map((offer) => fillOf(need, { is: 'offer', offer }, offer.id, offer.grade)),
+    ];
+    const [first] = found.toSorted((a, b) => a.cents - b.cents);
+    if (!first) return null;
+    taken.set(first.from, (taken.get(first.from) ?? 0) + 1);
+    fills.push(first);
+  }
+  const cents = build.cents - fills.reduce((sum, fill) => sum + fill.cents, 0);
+  return { fate: 'build', way: build.id, sellsAt: build.grade, cents, fills };
+}
+
+const fillOf = (need: Need, source: Exclude<Source, { is: 'donor' }>, from: string, grade: Build['grade']): Fill => ({
+  slot: need.slot,
+  is: source.is,
+  from,
+  grade,
+  cents: centsOf(source, need),
+});
+
+/** Orders take the worst that does for them of what was built. */
+function withOrders(problem: MatchProblem, plan: MatchPlan): MatchPlan {
+  const going = new Map<string, string>();
+  const groupOf = new Map(problem.units.flatMap((group) => group.tags.map((tag) => [tag, group] as const)));
+  const missing = problem.orders.flatMap(({ id, sellsAs, atLeast, count, days }) => {
+    // It is done by the end of the horizon, and no sooner.
+    const isInTime = days === null || days >= problem.horizonDays;
+    const fitting = plan.units.filter(({ tag, way, fate, sellsAt }) => {
+      const build = fate === 'build' ? groupOf.get(tag)?.builds.find((own) => own.id === way) : undefined;
+      return isInTime && build?.sellsAs === sellsAs && sellsAt && rankOf(sellsAt) <= rankOf(atLeast) && !going.has(tag);
+    });
+    const sent = fitting.toSorted((a, b) => rankOf(b.sellsAt ?? 'A') - rankOf(a.sellsAt ?? 'A')).slice(0, count);
+    for (const { tag } of sent) going.set(tag, id);
+    return sent.length < count ? [{ order: id, count: count - sent.length }] : [];
+  });
+  return {
+    ...plan,
+    missing,
+    units: plan.units.map((unit) => {
+      const order = going.get(unit.tag);
+      return order === undefined ? unit : { ...unit, order };
+    }),
+  };
+}

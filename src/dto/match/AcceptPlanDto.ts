@@ -1,0 +1,40 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsUUID, Length, Min, ValidateNested } from 'class-validator';
+import { fates, type Fate } from '@/core/matchPlan/problem';
+
+class AcceptedFillDto {
+  @Length(1, 130)
+  slot!: string;
+
+  /** Of a lot, as the plan names it. */
+  @Length(1, 400)
+  from!: string;
+}
+
+class AcceptedUnitDto {
+  @IsUUID()
+  id!: string;
+
+  /** The unit as the plan saw it. */
+  @IsInt()
+  @Min(0)
+  version!: number;
+
+  @IsIn(fates)
+  fate!: Fate;
+
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => AcceptedFillDto)
+  fills!: AcceptedFillDto[];
+}
+
+/** Units of a plan that a lead accepts, with the parts that the shelf gives to them. */
+export class AcceptPlanDto {
+  @IsArray()
+  @ArrayMaxSize(400)
+  @ValidateNested({ each: true })
+  @Type(() => AcceptedUnitDto)
+  units!: AcceptedUnitDto[];
+}

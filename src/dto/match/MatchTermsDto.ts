@@ -1,0 +1,119 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { fates, type Fate, type Order, type SlotWish, type Wish } from '@/core/matchPlan/problem';
+import { saleGrades, type SaleGrade } from '@/core/shared/grades';
+
+const tagPattern = /^U-\d{4,9}$/;
+const tagSays = { message: 'it must be the tag of a unit, like U-0744' };
+const wishKinds = ['pinned', 'forbidden'] as const;
+
+class WishDto implements Wish {
+  @Matches(tagPattern, tagSays)
+  tag!: string;
+
+  @IsIn(fates)
+  fate!: Fate;
+
+  @IsOptional()
+  @IsIn(saleGrades)
+  grade?: SaleGrade;
+
+  @IsIn(wishKinds)
+  is!: 'pinned' | 'forbidden';
+}
+
+class SlotWishDto implements SlotWish {
+  @Matches(tagPattern, tagSays)
+  tag!: string;
+
+  @Length(1, 130)
+  slot!: string;
+
+  @Length(1, 400)
+  from!: string;
+
+  @IsIn(wishKinds)
+  is!: 'pinned' | 'forbidden';
+}
+
+class OrderDto implements Order {
+  @Length(1, 60)
+  id!: string;
+
+  @Length(1, 130)
+  sellsAs!: string;
+
+  @IsIn(saleGrades)
+  atLeast!: SaleGrade;
+
+  @IsInt()
+  @Min(1)
+  @Max(1000)
+  count!: number;
+
+  @ValidateIf((dto: OrderDto) => dto.days !== null)
+  @IsInt()
+  @Min(1)
+  @Max(365)
+  days!: number | null;
+
+  @IsInt()
+  @Min(0)
+  @Max(10_000_000)
+  extraCents!: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(10_000_000)
+  missCents!: number;
+
+  @IsBoolean()
+  isFirm!: boolean;
+}
+
+/** What a lead says of a plan beside the stock. */
+export class MatchTermsDto {
+  @IsInt()
+  @Min(1)
+  @Max(60)
+  days!: number;
+
+  /** Hours at the benches until then; null where they do not run short. */
+  @ValidateIf((dto: MatchTermsDto) => dto.hours !== null)
+  @IsNumber()
+  @Min(0)
+  @Max(10_000)
+  hours!: number | null;
+
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => OrderDto)
+  orders!: OrderDto[];
+
+  @IsArray()
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => WishDto)
+  wishes!: WishDto[];
+
+  @IsArray()
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => SlotWishDto)
+  slotWishes!: SlotWishDto[];
+}

@@ -1,0 +1,165 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { hands } from '@/core/matching/waysToBuild';
+import { Field } from '@/ui/base/Field';
+import { Input } from '@/ui/base/Input';
+import { Row } from '@/ui/base/Row';
+import { Section } from '@/ui/base/Section';
+import { SidePanel } from '@/ui/base/SidePanel';
+import { KeyButton } from '@/ui/keys/KeyButton';
+import { minutes as sayMinutes, money } from '@/words/format';
+import { readNumber, writeNumber } from '@/words/say/readNumber';
+import * as words from '@/words/catalogue/matchPlan';
+import type { PlanView } from './usePlan';
+
+/** What a plan brings against others, how much work it is, what one more hour would bring, and what is to be bought. */
+export function PlanSide({
+  view,
+  hours,
+  days,
+  isSolving,
+  wished,
+  onHours,
+  onDays,
+  onForgetAll,
+  onAgain,
+  onCancel,
+}: {
+  readonly view: PlanView | null;
+  readonly hours: number | null;
+  readonly days: number;
+  readonly isSolving: boolean;
+  readonly wished: number;
+  readonly onHours: (hours: number | null) => void;
+  readonly onDays: (days: number) => void;
+  readonly onForgetAll: () => void;
+  readonly onAgain: () => void;
+  readonly onCancel: () => void;
+}) {
+  return (
+    <SidePanel minH="0" overflowY="auto">
+      {view?.plan && <Money view={view} />}
+      <Section title={words.work()} note={view?.plan ? sayMinutes(view.minutes[hands] ?? 0) : undefined}>
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="12px" pt="10px">
+          <NumberField
+            label={words.hoursThere()}
+            value={hours}
+            most={10_000}
+            placeholder={words.enough()}
+            onValue={onHours}
+          />
+          <NumberField
+            label={words.daysAhead()}
+            value={days}
+            most={60}
+            placeholder=""
+            onValue={(read) => onDays(read ?? 7)}
+          />
+        </Box>
+        {view?.hourCents != null && (
+          <Box textStyle="note" color="inkMuted" pt="8px">
+            {words.oneMoreHour({ worth: money(view.hourCents), pays: view.hourCents > 0 ? 'yes' : 'no' })}
+          </Box>
+        )}
+      </Section>
+      {view && view.toBuy.length > 0 && (
+        <Section
+          title={words.toBuy()}
+          note={money(view.toBuy.reduce((sum, { count, eachCents }) => sum + count * eachCents, 0))}
+        >
+          <Box as="ul">
+            {view.toBuy.map(({ of, name, count, eachCents, leadDays }) => (
+              <Row key={of} minH="44px">
+                <Box flex="1" minW="0">
+                  {name}
+                  <Box as="span" display="block" textStyle="caption" color="inkMuted">
+                    {words.buyLine({ count, each: money(eachCents), days: leadDays })}
+                  </Box>
+                </Box>
+                <Box fontFamily="mono" fontWeight="700">
+                  {money(count * eachCents)}
+                </Box>
+              </Row>
+            ))}
+          </Box>
+        </Section>
+      )}
+      <Box mt="auto" display="grid" gap="10px">
+        {wished > 0 && (
+          <KeyButton keyName="f" label={words.forgetWishes({ wished })} size="small" onPress={onForgetAll} />
+        )}
+        {isSolving ? (
+          <KeyButton keyName="c" label={words.stopSeeking()} size="small" onPress={onCancel} />
+        ) : (
+          <KeyButton keyName="n" label={words.planAgain()} size="small" onPress={onAgain} />
+        )}
+      </Box>
+    </SidePanel>
+  );
+}
+
+function Money({ view }: { readonly view: PlanView }) {
+  const lines = [
+    [words.thisPlan(), view.cents, 'action'],
+    [words.carefulHand(), view.unitByUnitCents, 'twine'],
+    [words.withoutDonors(), view.noDonorsCents, 'twine'],
+  ] as const;
+  const most = Math.max(1, ...lines.map(([, cents]) => cents));
+  return (
+    <Section title={words.moneyHeading()} note={words.afterWork()}>
+      <Box as="ul" pt="8px" display="grid" gap="8px">
+        {lines.map(([label, cents, color]) => (
+          <li key={label}>
+            <Box display="flex" justifyContent="space-between" gap="10px">
+              <span>{label}</span>
+              <Box as="strong" fontFamily="mono">
+                {money(cents)}
+              </Box>
+            </Box>
+            <Box h="7px" mt="3px" bg={color} w={`${Math.max(0, (100 * cents) / most)}%`} aria-hidden />
+          </li>
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
+/** A number that counts when the field is left, or at Enter; empty is none. */
+function NumberField({
+  label,
+  value,
+  most,
+  placeholder,
+  onValue,
+}: {
+  readonly label: string;
+  readonly value: number | null;
+  readonly most: number;
+  readonly placeholder: string;
+  readonly onValue: (value: number | null) => void;
+}) {
+  const [typed, setTyped] = useState(value === null ? '' : writeNumber(value));
+  const read = typed.trim() === '' ? null : readNumber(typed);
+  const isWrong = read === undefined || (read !== null && !(read > 0 && read <= most));
+  const take = () => {
+    if (!isWrong && read !== value) onValue(read ?? null);
+  };
+  return (
+    <Field label={label}>
+      <Input
+        w="100%"
+        inputMode="decimal"
+        autoComplete="off"
+        placeholder={placeholder}
+        aria-invalid={isWrong || undefined}
+        value={typed}
+        onChange={({ currentTarget }) => setTyped(currentTarget.value)}
+        onBlur={take}
+        onKeyDown={({ key, currentTarget }) => {
+          if (key === 'Enter') currentTarget.blur();
+        }}
+      />
+    </Field>
+  );
+}

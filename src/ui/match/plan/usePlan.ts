@@ -1,0 +1,109 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { PlanRow, ToBuy } from '@/core/matching/planView';
+import type { SlotWish, Wish } from '@/core/matchPlan/problem';
+import type { Refusal } from '@/core/shared/outcome';
+import { whose } from '@/ui/server/whose';
+import type { ShopPlan } from '@/workers/match/matchJobs';
+
+/** A plan as the page gets it. */
+export interface PlanView extends ShopPlan {
+  readonly rows: readonly PlanRow[];
+  readonly toBuy: readonly ToBuy[];
+  /** ISO in UTC: the stock of that moment. */
+  readonly at: string;
+}
+
+/** What a lead asks of a plan. */
+export interface PlanAsked {
+  readonly days: number;
+  readonly hours: number | null;
+  readonly wishes: readonly Wish[];
+  readonly slotWishes: readonly SlotWish[];
+}
+
+export interface PlanNow {
+  readonly view: PlanView | null;
+  readonly refusal: Refusal | null;
+  readonly isSolving: boolean;
+  /** Best so far and its bound, in cents, while it is sought. */
+  readonly progress: { readonly gain: number; readonly bound: number } | null;
+  readonly again: () => void;
+  readonly cancel: () => void;
+}
+
+interface Line {
+  readonly progress?: { readonly gain?: number; readonly bound?: number };
+  readonly plan?: PlanView;
+  readonly refusal?: Refusal;
+}
+
+/** The plan for what is asked: sought again whenever that changes; what is no longer asked for is called off. */
+export function usePlan(asked: PlanAsked): PlanNow {
+  const [view, setView] = useState<PlanView | null>(null);
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [progress, setProgress] = useState<PlanNow['progress']>(null);
+  const [isSolving, setSolving] = useState(true);
+  const [round, setRound] = useState(0);
+  const calling = useRef<AbortController>(null);
+  const said = JSON.stringify({ ...asked, orders: [] });
+  useEffect(() => {
+    const own = new AbortController();
+    calling.current = own;
+    void readLines(said, own.signal, (line) => {
+      if (own.signal.aborted) return;
+      const { gain, bound } = line.progress ?? {};
+      if (gain !== undefined && bound !== undefined) setProgress({ gain, bound });
+      if (line.plan) setView(line.plan);
+      if (line.plan || line.refusal) setRefusal(line.refusal ?? null);
+    }).finally(() => {
+      if (!own.signal.aborted) setSolving(false);
+    });
+    return () => own.abort();
+  }, [said, round]);
+  const [last, setLast] = useState({ said, round });
+  if (last.said !== said || last.round !== round) {
+    setLast({ said, round });
+    setSolving(true);
+    setProgress(null);
+  }
+  return {
+    view,
+    refusal,
+    isSolving,
+    progress,
+    again: useCallback(() => setRound((before) => before + 1), []),
+    cancel: useCallback(() => {
+      calling.current?.abort();
+      setSolving(false);
+    }, []),
+  };
+}
+
+/** Reads an answer line by line, as it comes. */
+async function readLines(body: string, signal: AbortSignal, take: (line: Line) => void): Promise<void> {
+  const away = () => take({ refusal: { reason: 'server-away', values: {} } });
+  const response = await fetch('/api/match-plan', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', 'plucky-by': whose()?.id ?? '' },
+    body,
+    signal,
+  }).catch(() => undefined);
+  if (!response?.body) return signal.aborted ? undefined : away();
+  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  let hasEnd = false;
+  for (;;) {
+    const { value, done } = await reader.read().catch(() => ({ value: undefined, done: true }) as const);
+    const lines = (rest + (value ?? '')).split('\n');
+    rest = done ? '' : (lines.pop() ?? '');
+    for (const line of lines) {
+      if (line.trim() === '') continue;
+      const read = JSON.parse(line) as Line;
+      hasEnd ||= read.plan !== undefined || read.refusal !== undefined;
+      take(read);
+    }
+    if (done) break;
+  }
+  if (!hasEnd && !signal.aborted) away();
+}

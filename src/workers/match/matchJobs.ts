@@ -1,0 +1,94 @@
+import { evaluate } from '@/core/matchPlan/evaluate';
+import type { MatchPlan } from '@/core/matchPlan/plan';
+import type { MatchProblem, SlotWish, Wish } from '@/core/matchPlan/problem';
+import { unitByUnit } from '@/core/matchPlan/unitByUnit';
+import { stockProblem, type MatchStock, type MatchTerms } from '@/core/matching/stockProblem';
+import { hands } from '@/core/matching/waysToBuild';
+import type { HouseRules } from '@/core/shared/houseRules';
+import type { Watch } from './highsSolver';
+import { solveProblem, type SolvedPlan } from './solveProblem';
+
+/** A plan for the whole stock, and what it is measured by. */
+export interface ShopPlan extends SolvedPlan {
+  readonly problem: MatchProblem;
+  /** What a careful person gets unit by unit, and the best without donors. */
+  readonly unitByUnitCents: number;
+  readonly noDonorsCents: number;
+  /** What one more hour at the benches would bring; null where hours do not run short. */
+  readonly hourCents: number | null;
+  /** Orders that cannot be met, where there is no plan; empty where it is the wishes or the minutes. */
+  readonly blocking: readonly { readonly order: string; readonly count: number }[];
+}
+
+/** The next best plan where one choice is forbidden. */
+export interface WithoutIt {
+  /** Less than with it; null where there is no plan without it. */
+  readonly lossCents: number | null;
+  readonly plan: MatchPlan | null;
+  readonly isProven: boolean;
+}
+
+/** Who may re-solve how long: measures are worth less than the plan. */
+const measureSeconds = 5;
+const missCents = 100_000_000;
+
+/** Makes the problem of a stock and solves it. */
+export async function planStock(
+  stock: MatchStock,
+  terms: MatchTerms,
+  rules: HouseRules,
+  seconds: number,
+  watch: Watch = {},
+): Promise<ShopPlan> {
+  const problem = stockProblem(stock, terms, rules);
+  const solved = await solveProblem(problem, seconds, watch);
+  const measured = { problem, unitByUnitCents: evaluate(problem, unitByUnit(problem)).cents };
+  if (!solved.plan)
+    return { ...solved, ...measured, noDonorsCents: 0, hourCents: null, blocking: await blockingOrders(problem) };
+  const without = { ...problem, units: problem.units.map((group) => ({ ...group, levels: [] })) };
+  const noDonors = await solveProblem(without, measureSeconds, watch);
+  return {
+    ...solved,
+    ...measured,
+    noDonorsCents: noDonors.cents,
+    hourCents: await worthOfAnHour(problem, solved, watch),
+    blocking: [],
+  };
+}
+
+async function worthOfAnHour(
+  problem: MatchProblem,
+  { cents, isProven }: SolvedPlan,
+  watch: Watch,
+): Promise<number | null> {
+  if (!isProven || !problem.resources.some(({ id }) => id === hands)) return null;
+  const resources = problem.resources.map((own) => (own.id === hands ? { ...own, minutes: own.minutes + 60 } : own));
+  const more = await solveProblem({ ...problem, resources }, measureSeconds, watch);
+  return more.isProven ? more.cents - cents : null;
+}
+
+/** Which firm orders stand in the way of any plan: what is still missing where each that is missing costs a fortune. */
+async function blockingOrders(problem: MatchProblem): Promise<ShopPlan['blocking']> {
+  const orders = problem.orders.map((order) => (order.isFirm ? { ...order, isFirm: false, missCents } : order));
+  const { plan } = await solveProblem({ ...problem, orders }, measureSeconds);
+  const firm = new Set(problem.orders.filter(({ isFirm }) => isFirm).map(({ id }) => id));
+  return plan?.missing.filter(({ order }) => firm.has(order)) ?? [];
+}
+
+/** What is lost when one choice of a plan is forbidden: the difference of the two best plans. */
+export async function planWithout(
+  problem: MatchProblem,
+  cents: number,
+  { wishes = [], slotWishes = [] }: { readonly wishes?: readonly Wish[]; readonly slotWishes?: readonly SlotWish[] },
+  seconds: number,
+): Promise<WithoutIt> {
+  const other = await solveProblem(
+    {
+      ...problem,
+      wishes: [...problem.wishes, ...wishes],
+      slotWishes: [...problem.slotWishes, ...slotWishes],
+    },
+    seconds,
+  );
+  return { lossCents: other.plan ? cents - other.cents : null, plan: other.plan, isProven: other.isProven };
+}

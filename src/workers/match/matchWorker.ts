@@ -1,0 +1,46 @@
+import type { MessagePort } from 'node:worker_threads';
+import type { MatchStock, MatchTerms } from '@/core/matching/stockProblem';
+import { accept, type Outcome } from '@/core/shared/outcome';
+import type { HouseRules } from '@/core/shared/houseRules';
+import { judgeDocument } from '@/files/matchProblemDocument';
+import { planStock, planWithout, type ShopPlan, type WithoutIt } from './matchJobs';
+
+/** What a thread is asked: a plan of a stock, or the next best to a choice. */
+export type MatchTask =
+  | {
+      readonly ask: 'plan';
+      readonly stock: MatchStock;
+      readonly terms: MatchTerms;
+      readonly rules: HouseRules;
+      readonly seconds: number;
+      /** One number: anything but nought ends the search with what it has. */
+      readonly flag: SharedArrayBuffer;
+      readonly port: MessagePort;
+    }
+  | {
+      readonly ask: 'without';
+      /** As it came from outside: it is judged here. */
+      readonly problem: unknown;
+      readonly cents: number;
+      readonly choice: Parameters<typeof planWithout>[2];
+      readonly seconds: number;
+    };
+
+export interface MatchProgress {
+  readonly gain: number;
+  readonly bound: number;
+}
+
+/** Runs in a thread of its own: pages go on, and what goes wrong in the solver ends this thread and nothing else. */
+export default async function work(task: MatchTask): Promise<ShopPlan | Outcome<WithoutIt>> {
+  if (task.ask === 'without') {
+    const problem = judgeDocument(task.problem);
+    if (!problem.ok) return problem;
+    return accept(await planWithout(problem.value, task.cents, task.choice, task.seconds));
+  }
+  const flag = new Int32Array(task.flag);
+  return planStock(task.stock, task.terms, task.rules, task.seconds, {
+    isCancelled: () => Atomics.load(flag, 0) !== 0,
+    onProgress: (progress) => task.port.postMessage(progress satisfies MatchProgress),
+  });
+}

@@ -1,0 +1,91 @@
+import { join } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
+import Piscina from 'piscina';
+import type { MatchStock, MatchTerms } from '@/core/matching/stockProblem';
+import { accept, refuse, type Outcome } from '@/core/shared/outcome';
+import type { HouseRules } from '@/core/shared/houseRules';
+import type { ShopPlan, WithoutIt } from './matchJobs';
+import type { MatchProgress, MatchTask } from './matchWorker';
+
+/** The library is compiled once a thread, which takes seconds: a thread is kept for the day's questions. */
+const idleMs = 15 * 60_000;
+const mostWaiting = 6;
+/** Beside the solver's own memory, which is not the thread's. */
+const threadMb = 1024;
+/** Beyond the search: the stock is read and measured, too. */
+const moreSeconds = 60;
+
+const workerFile = (): string =>
+  process.env.PLUCKY_MATCH_WORKER ?? join(/* turbopackIgnore: true */ process.cwd(), '.next', 'workers', 'match.cjs');
+
+/** The thread of this process in which plans are made. */
+export class MatchThreads {
+  private pool: Piscina | undefined;
+
+  constructor(private readonly filename: () => string = workerFile) {}
+
+  /**
+   * The plan of a stock.
+   *
+   * @param calledOff  ends the search with what it has
+   * @refuses 'too-often' when too many wait; 'match-thread-ended' when the thread came to its end: the next gets a new one
+   */
+  async plan(
+    asked: {
+      readonly stock: MatchStock;
+      readonly terms: MatchTerms;
+      readonly rules: HouseRules;
+      readonly seconds: number;
+    },
+    onProgress: (progress: MatchProgress) => void,
+    calledOff: AbortSignal,
+  ): Promise<Outcome<ShopPlan>> {
+    const flag = new SharedArrayBuffer(4);
+    const stop = () => Atomics.store(new Int32Array(flag), 0, 1);
+    calledOff.addEventListener('abort', stop);
+    const { port1, port2 } = new MessageChannel();
+    port1.on('message', onProgress);
+    try {
+      return await this.run<ShopPlan>({ ask: 'plan', ...asked, flag, port: port2 }, asked.seconds, [port2]);
+    } finally {
+      calledOff.removeEventListener('abort', stop);
+      port1.close();
+    }
+  }
+
+  /** @refuses as `plan`; 'match-invalid' when what came is no problem */
+  async without(asked: Omit<Extract<MatchTask, { ask: 'without' }>, 'ask'>): Promise<Outcome<WithoutIt>> {
+    const ran = await this.run<Outcome<WithoutIt>>({ ask: 'without', ...asked }, asked.seconds);
+    return ran.ok ? ran.value : ran;
+  }
+
+  async end(): Promise<void> {
+    await this.pool?.destroy();
+    this.pool = undefined;
+  }
+
+  private async run<T>(task: MatchTask, seconds: number, transferList: object[] = []): Promise<Outcome<T>> {
+    const pool = (this.pool ??= this.start());
+    if (pool.queueSize >= mostWaiting) return refuse('too-often', { seconds });
+    const most = seconds + moreSeconds;
+    try {
+      const options = { signal: AbortSignal.timeout(most * 1000), transferList: transferList as never };
+      return accept((await pool.run(task, options)) as T);
+    } catch (error) {
+      console.error(error);
+      return refuse('match-thread-ended', { seconds: most });
+    }
+  }
+
+  private start(): Piscina {
+    return new Piscina({
+      filename: this.filename(),
+      minThreads: 0,
+      maxThreads: 1,
+      idleTimeout: idleMs,
+      resourceLimits: { maxOldGenerationSizeMb: threadMb },
+    });
+  }
+}
+
+export const matchThreads = new MatchThreads();

@@ -1,0 +1,216 @@
+import type { Page } from 'puppeteer-core';
+import type { MatchPlan } from '@/core/matchPlan/plan';
+import type { MatchProblem } from '@/core/matchPlan/problem';
+import { evaluate } from '@/core/matchPlan/evaluate';
+import { bestByHand } from '../support/bestByHand';
+import { openOwnDemo } from '../support/ownDemo';
+import { type Bench, go, press, says, settled, text, watchTrouble } from '../support/e2e';
+
+let bench: Bench;
+let close: () => Promise<void>;
+beforeAll(async () => {
+  ({ bench, close } = await openOwnDemo('plucky_match_plan_test'));
+});
+afterEach(() => bench.leave());
+afterAll(() => close());
+
+interface Planned {
+  readonly problem: MatchProblem;
+  readonly plan: MatchPlan;
+  readonly cents: number;
+  readonly isProven: boolean;
+  readonly rows: readonly {
+    readonly tag: string;
+    readonly id: string;
+    readonly version: number;
+    readonly fate: string;
+    readonly fills: readonly { readonly slot: string; readonly is: string; readonly from: string }[];
+  }[];
+}
+
+const plain = { days: 7, hours: null, orders: [], wishes: [], slotWishes: [] };
+
+/** Asks for a plan as the page does. */
+const planOf = (page: Page, asked: object = plain) =>
+  page.evaluate(async (body) => {
+    const response = await fetch('/api/match-plan', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    const lines = (await response.text()).trim().split('\n');
+    return JSON.parse(lines.at(-1) ?? '{}') as { plan?: unknown; refusal?: { reason: string } };
+  }, asked) as Promise<{ plan?: Planned; refusal?: { reason: string } }>;
+
+const send = (page: Page, path: string, body: object) =>
+  page.evaluate(
+    async (to, given) => {
+      const response = await fetch(to, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(given),
+      });
+      return { status: response.status, body: (await response.json()) as Record<string, unknown> };
+    },
+    path,
+    body,
+  );
+
+/** Opens the page and waits for its plan. */
+async function openPlan(page: Page): Promise<void> {
+  await go(page, bench.url, '/match');
+  await press(page, 'g');
+  await page.waitForFunction(() => location.pathname === '/match/plan');
+  await says(page, 'Proven best');
+  await says(page, 'Next best');
+}
+
+test('the plan of the demo is proven, can be carried out, and beats going unit by unit; why is asked of every choice', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  const troubles = watchTrouble(page);
+  await openPlan(page);
+  const { plan } = await planOf(page);
+  if (!plan) throw new Error('no plan');
+  expect(plan.isProven).toBe(true);
+  expect(evaluate(plan.problem, plan.plan)).toMatchObject({ cents: plan.cents, faults: [] });
+  // Some of it by hand: the units that want something, and no more than can be tried one by one.
+  const few = plan.problem.units.filter(({ builds }) => builds.some(({ needs }) => needs.length > 0)).slice(0, 2);
+  const small = {
+    ...plan.problem,
+    units: few.map((unit) => ({ ...unit, builds: unit.builds.filter(({ needs }) => needs.length < 3) })),
+  };
+  const byHand = bestByHand(small);
+  const solvedSmall = await send(page, '/api/match-plan/without', {
+    problem: small,
+    cents: byHand?.cents ?? 0,
+    tag: few[0]?.tags[0],
+    fate: 'recycle',
+  });
+  // Nobody would recycle it: the best without that is the best.
+  expect(solvedSmall.body).toMatchObject({ lossCents: 0, isProven: true });
+  // Each choice, one after the other: the next best costs something or nothing, and is never better.
+  for (let at = 0; at < plan.rows.length; at += 1) {
+    await says(page, /Next best: [^;]+; it brings the shop|As you wished|no plan/);
+    await press(page, 'ArrowDown');
+  }
+  for (const { tag, fate, fills } of plan.rows) {
+    const asked = { problem: plan.problem, cents: plan.cents, tag, fate };
+    const { body } = await send(page, '/api/match-plan/without', asked);
+    expect(body.lossCents).toBeGreaterThanOrEqual(0);
+    for (const { slot, from } of fills) {
+      const other = await send(page, '/api/match-plan/without', { ...asked, slot, from });
+      expect(other.body.lossCents).toBeGreaterThanOrEqual(0);
+      const instead = (other.body.plan as MatchPlan).units.find((unit) => unit.tag === tag);
+      expect(instead?.fills.some((fill) => fill.slot === slot && fill.from === from)).toBe(false);
+    }
+  }
+  expect(troubles).toEqual([]);
+});
+
+test('a wish is kept, costs what is said, and is taken back; hours that run short change the plan', async () => {
+  const page = await bench.signIn('Imke R.');
+  const troubles = watchTrouble(page);
+  await openPlan(page);
+  const { plan: before } = await planOf(page);
+  const money = () => page.$eval('section[aria-label="Money"] strong', ({ textContent }) => textContent ?? '');
+  const shown = await money();
+  await press(page, 'l');
+  await page.waitForFunction(
+    (was) => document.querySelector('section[aria-label="Money"] strong')?.textContent !== was,
+    {},
+    shown,
+  );
+  await says(page, 'Left where they are');
+  const first = before?.rows[0];
+  const { plan: left } = await planOf(page, {
+    ...plain,
+    wishes: [{ tag: first?.tag, fate: 'hold', is: 'pinned' }],
+  });
+  expect(left?.rows.find(({ tag }) => tag === first?.tag)?.fate).toBe('hold');
+  expect(left?.cents).toBeLessThan(before?.cents ?? 0);
+  await press(page, 'f');
+  await page.waitForFunction(
+    (was) => document.querySelector('section[aria-label="Money"] strong')?.textContent === was,
+    {},
+    shown,
+  );
+  const [hours] = await page.$$('aside input, input');
+  await page.$$eval('label', (labels) =>
+    labels
+      .find(({ textContent }) => textContent?.startsWith('Hours'))
+      ?.querySelector('input')
+      ?.focus(),
+  );
+  expect(hours).toBeDefined();
+  await page.keyboard.type('1');
+  await page.keyboard.press('Enter');
+  await says(page, 'One more hour would be worth');
+  expect(troubles).toEqual([]);
+});
+
+test('what cannot be is said: an order that no stock meets, a wish against itself, and messages that are none of ours', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  await go(page, bench.url, '/match/plan');
+  const { plan } = await planOf(page);
+  const build = plan?.problem.units.flatMap(({ builds }) => builds)[0];
+  const order = { id: 'Hotel', sellsAs: build?.sellsAs, atLeast: 'A', count: 90, days: 3, extraCents: 0, missCents: 0 };
+  const firm = await planOf(page, { ...plain, orders: [{ ...order, isFirm: true }] });
+  expect(firm.plan).toMatchObject({ plan: null, isImpossible: true, blocking: [{ order: 'Hotel' }] });
+  const soft = await planOf(page, { ...plain, orders: [{ ...order, isFirm: false }] });
+  expect(soft.plan?.isProven).toBe(true);
+  const tag = plan?.rows[0]?.tag;
+  const torn = (['pinned', 'forbidden'] as const).map((is) => ({ tag, fate: 'build', is }));
+  expect((await planOf(page, { ...plain, wishes: torn })).plan).toMatchObject({ plan: null, blocking: [] });
+  for (const wrong of [{}, { ...plain, days: 0 }, { ...plain, wishes: [{ tag: 'x' }] }, { ...plain, hours: 'many' }]) {
+    const { status, body } = await send(page, '/api/match-plan', wrong);
+    expect([status, (body.refusal as { reason: string }).reason]).toEqual([400, 'bad-input']);
+  }
+  const hostile = { problem: { format: 'x' }, cents: 1, tag: 'U-0744', fate: 'build' };
+  expect((await send(page, '/api/match-plan/without', hostile)).body).toMatchObject({
+    refusal: { reason: 'match-invalid' },
+  });
+});
+
+test('accepting reserves parts and makes the work; two who accept at once reserve no part twice; what changed is told', async () => {
+  const [one, other] = [await bench.signIn('Sunniva T.'), await bench.signIn('Sunniva T.', undefined, 'bench-2')];
+  const troubles = watchTrouble(one);
+  await openPlan(one);
+  await go(other, bench.url, '/match/plan');
+  const { plan } = await planOf(other);
+  if (!plan) throw new Error('no plan');
+  const units = plan.rows
+    .filter(({ fate }) => fate !== 'hold')
+    .map(({ id, version, fate, fills }) => ({
+      id,
+      version,
+      fate,
+      fills: fills.filter(({ is }) => is === 'lot').map(({ slot, from }) => ({ slot, from })),
+    }));
+  const answers = await Promise.all([one, other].map((page) => send(page, '/api/match-plan/accept', { units })));
+  const done = answers.flatMap(({ body }) => body.done as { tag: string; reserved: number; isReady: boolean }[]);
+  const refused = answers.flatMap(({ body }) => body.refused as { refusal: { reason: string } }[]);
+  // Each unit once, whoever was first; the other one is told.
+  expect(new Set(done.map(({ tag }) => tag)).size).toBe(done.length);
+  for (const { refusal } of refused)
+    expect(['match-stale', 'stale', 'part-taken', 'wrong-stage']).toContain(refusal.reason);
+  expect(done.length).toBeGreaterThan(0);
+  expect(done.reduce((sum, { reserved }) => sum + reserved, 0)).toBeGreaterThan(0);
+  await go(one, bench.url, '/match/plan');
+  await says(one, 'Proven best');
+  // What is at a bench now is in no plan any more.
+  const ready = done.filter(({ isReady }) => isReady).map(({ tag }) => tag);
+  expect(ready.length).toBeGreaterThan(0);
+  await settled(one);
+  const left = await one.$$eval('main li', (rows) => rows.map(({ textContent }) => textContent ?? '').join(' '));
+  for (const tag of ready) expect(left).not.toContain(tag);
+  await go(one, bench.url, `/t/${ready[0]}`);
+  expect(await text(one)).toMatch(/Part reserved for|Needs no part|Decided/i);
+  expect(troubles).toEqual([]);
+});
+
+test('who only works at a bench sees the plan and cannot accept it', async () => {
+  const page = await bench.signIn('Oskar V.');
+  await openPlan(page);
+  const { status } = await send(page, '/api/match-plan/accept', { units: [] });
+  expect(status).toBe(403);
+});
