@@ -8,25 +8,34 @@ import {
   type Need,
   type Source,
   type UnitGroup,
+  type Uses,
 } from './problem';
 
 /**
- * What a careful person gets who goes unit by unit: each, in the order of their tags, becomes what brings most with what is
- * left then; parts are the cheapest from the shelf or from the shop that sells them. Donors give to the shelf and to nobody in particular;
- * orders take what was built anyhow. Minutes and wishes are not looked at: it is a measure, not an offer.
+ * What a careful person gets who goes unit by unit, the one that could bring most first: each becomes what brings most with the parts
+ * and the minutes that are left then; parts are the cheapest from the shelf or from who sells them. Donors give to the shelf and to
+ * nobody in particular; orders take what was built anyhow. Wishes and reserves are not looked at: it is a measure, not an offer.
  */
 export function unitByUnit(problem: MatchProblem): MatchPlan {
   const left = new Map<string, number>([
     ...problem.lots.map(({ id, count }) => [id, count] as const),
     ...problem.offers.map(({ id, most }) => [id, most ?? Infinity] as const),
   ]);
+  const minutes = new Map(problem.resources.map((own) => [own.id, own.minutes]));
+  const bestOf = (group: UnitGroup) =>
+    choicesOf(problem, group, left)
+      .filter(({ uses }) => Object.entries(uses).every(([id, taken]) => taken <= (minutes.get(id) ?? Infinity)))
+      .reduce((top, one) => (one.cents > top.cents ? one : top));
   const units = problem.units
-    .flatMap((group) => group.tags.map((tag) => ({ tag, group })))
-    .sort((a, b) => (a.tag < b.tag ? -1 : 1))
+    .flatMap((group) => {
+      const { cents } = bestOf(group);
+      return group.tags.map((tag) => ({ tag, group, cents }));
+    })
+    .sort((a, b) => b.cents - a.cents || (a.tag < b.tag ? -1 : 1))
     .map(({ tag, group }): PlannedUnit => {
-      const best = choicesOf(problem, group, left).reduce((top, one) => (one.cents > top.cents ? one : top));
-      for (const { from } of best.fills) left.set(from, (left.get(from) ?? 0) - 1);
-      const { fate, way, sellsAt, fills } = best;
+      const { fate, way, sellsAt, fills, uses } = bestOf(group);
+      for (const { from } of fills) left.set(from, (left.get(from) ?? 0) - 1);
+      for (const [id, taken] of Object.entries(uses)) minutes.set(id, (minutes.get(id) ?? Infinity) - taken);
       return {
         tag,
         fate,
@@ -42,15 +51,16 @@ export function unitByUnit(problem: MatchProblem): MatchPlan {
 interface Choice extends Pick<PlannedUnit, 'way' | 'sellsAt'> {
   readonly fate: Fate;
   readonly cents: number;
+  readonly uses: Uses;
   readonly fills: readonly Fill[];
 }
 
 function choicesOf(problem: MatchProblem, group: UnitGroup, left: ReadonlyMap<string, number>): readonly Choice[] {
   return [
-    { fate: 'hold', cents: 0, fills: [] },
-    ...(group.asIs ? [{ fate: 'as-is' as const, cents: group.asIs.cents, fills: [] }] : []),
-    ...(group.recycle ? [{ fate: 'recycle' as const, cents: group.recycle.cents, fills: [] }] : []),
-    ...group.levels.map(({ id, cents }) => ({ fate: 'donor' as const, way: id, cents, fills: [] })),
+    { fate: 'hold', cents: 0, uses: {}, fills: [] },
+    ...(group.asIs ? [{ fate: 'as-is' as const, cents: group.asIs.cents, uses: group.asIs.uses, fills: [] }] : []),
+    ...(group.recycle ? [{ fate: 'recycle' as const, cents: group.recycle.cents, uses: {}, fills: [] }] : []),
+    ...group.levels.map(({ id, cents, uses }) => ({ fate: 'donor' as const, way: id, cents, uses, fills: [] })),
     ...group.builds.flatMap((build) => filled(problem, build, left) ?? []),
   ];
 }
@@ -76,7 +86,7 @@ function filled({ lots, offers }: MatchProblem, build: Build, left: ReadonlyMap<
     fills.push(first);
   }
   const cents = build.cents - fills.reduce((sum, fill) => sum + fill.cents, 0);
-  return { fate: 'build', way: build.id, sellsAt: build.grade, cents, fills };
+  return { fate: 'build', way: build.id, sellsAt: build.grade, cents, uses: build.uses, fills };
 }
 
 const fillOf = (need: Need, source: Exclude<Source, { is: 'donor' }>, from: string, grade: Build['grade']): Fill => ({

@@ -1,6 +1,7 @@
 import type { Disposition } from '@/core/entities/stages';
 import type { Unit } from '@/core/entities/entities';
 import type { Fill, MatchPlan } from '@/core/matchPlan/plan';
+import { completesWith } from '@/core/matchPlan/drawPlan';
 import type { Fate, MatchProblem, UnitGroup } from '@/core/matchPlan/problem';
 import { modelAmong, type Model } from '@/core/procedure/model';
 import { slotNeeds } from '@/core/sale/slots';
@@ -31,6 +32,8 @@ export interface PlanRow {
   /** Of a donor: what is taken out, and which of that goes into other units. */
   readonly gives: readonly { readonly name: string; readonly to: string | null }[];
   readonly order: string | null;
+  /** Of a build: the chance that every donor's part that it counts on comes out sound. */
+  readonly completes: number;
 }
 
 /** What is to be bought, by what it is. */
@@ -91,6 +94,7 @@ export function planRows(
           to: takers.get(`${tag} ${slot}`) ?? null,
         })),
         order,
+        completes: completesWith(problem, plan, tag),
       },
     ];
   });

@@ -1,9 +1,11 @@
 import { Chance } from '@/core/shared/chance';
 import { decode } from '@/core/matchPlan/decode';
+import { completesWith, drawPlan } from '@/core/matchPlan/drawPlan';
 import { evaluate } from '@/core/matchPlan/evaluate';
 import { formulate, ownKinds, withWishesApart } from '@/core/matchPlan/formulate';
 import { centsOf, type MatchProblem } from '@/core/matchPlan/problem';
 import { solvePlan, type Solver } from '@/core/matchPlan/solvePlan';
+import { unitByUnit } from '@/core/matchPlan/unitByUnit';
 import { writeLp } from '@/core/matchPlan/writeLp';
 import { bestByHand } from '../../../tests/support/bestByHand';
 import { inventMatch } from '../../../scripts/support/inventMatch';
@@ -99,6 +101,82 @@ describe('what is asked of a solver', () => {
     expect(Math.round((read as { ObjectiveValue: number }).ObjectiveValue)).toBe(
       Math.round(solved(problem).solution.gain),
     );
+  });
+});
+
+test.each(Array.from({ length: 30 }, (_, seed) => 300 + seed))(
+  'going unit by unit with care can be carried out and brings no more (%i)',
+  (seed) => {
+    const size = { units: 9, slots: 4, classes: 5, lots: 10, models: 2 };
+    const invented = inventMatch(new Chance(seed), size);
+    const orders = invented.orders.map((order) => ({ ...order, isFirm: false }));
+    const problem = { ...invented, orders, wishes: [], slotWishes: [], reserves: [] };
+    const hand = evaluate(problem, unitByUnit(problem));
+    // Minutes of what has to be moved to an assembly are not looked at.
+    expect(hand.faults.filter(({ is }) => is !== 'minutes')).toEqual([]);
+    if (hand.faults.length > 0) return;
+    expect(hand.cents).toBeLessThanOrEqual(Math.round(solved(problem).solution.gain));
+  },
+);
+
+describe('parts of donors may fail', () => {
+  const problems = Array.from({ length: 12 }, (_, at) =>
+    inventMatch(new Chance(40 + at), { units: 10, slots: 4, classes: 5, lots: 5, models: 2 }),
+  );
+
+  test('over many lives a plan brings what it says, and its builds complete as often as it says', () => {
+    let looked = 0;
+    for (const problem of problems) {
+      const { plan } = solved(problem);
+      if (!plan) continue;
+      const chance = new Chance(7);
+      const lives = 6000;
+      let [sum, squares] = [0, 0];
+      const done = new Map<string, number>();
+      for (let life = 0; life < lives; life += 1) {
+        const { cents, completed } = drawPlan(problem, plan, chance);
+        sum += cents;
+        squares += cents * cents;
+        for (const tag of completed) done.set(tag, (done.get(tag) ?? 0) + 1);
+      }
+      const mean = sum / lives;
+      const error = Math.sqrt(Math.max(0, squares / lives - mean * mean) / lives);
+      // Whole cents of each fill are rounded.
+      expect(Math.abs(mean - evaluate(problem, plan).cents)).toBeLessThan(4 * error + plan.units.length * 4);
+      for (const { tag, fate } of plan.units) {
+        if (fate !== 'build') continue;
+        const said = completesWith(problem, plan, tag);
+        looked += Number(said < 1);
+        expect(Math.abs((done.get(tag) ?? 0) / lives - said)).toBeLessThan(4 * Math.sqrt(0.25 / lives));
+      }
+    }
+    expect(looked).toBeGreaterThan(3);
+  });
+
+  test('a plan that takes every donor’s part for sure brings less, and never more', () => {
+    let worse = 0;
+    for (const problem of problems) {
+      const sure = {
+        ...problem,
+        units: problem.units.map((group) => ({
+          ...group,
+          levels: group.levels.map((level) => ({
+            ...level,
+            gives: level.gives.map((given) => ({ ...given, failCents: 0, chance: 1 })),
+          })),
+        })),
+      };
+      const [with_, means] = [solved(problem), solved(sure)];
+      if (!with_.plan || !means.plan) continue;
+      // The plan of means, carried out where parts do fail.
+      const cents = {
+        with_: evaluate(problem, with_.plan).cents,
+        means: evaluate(problem, means.plan).cents,
+      };
+      expect(cents.means).toBeLessThanOrEqual(cents.with_);
+      worse += Number(cents.means < cents.with_);
+    }
+    expect(worse).toBeGreaterThan(2);
   });
 });
 

@@ -38,7 +38,8 @@ export async function solveProblem(problem: MatchProblem, seconds: number, watch
     return { plan: null, cents: 0, boundCents: 0, isProven: false, isImpossible, minutes: {}, seconds: taken };
   const plan = decode(formulation, values, ownKinds(withWishesApart(problem)));
   const { cents, faults, minutes } = evaluate(problem, plan);
-  if (faults.length > 0) throw new Error(`the plan cannot be carried out: ${faults.map(({ is, of }) => `${is} ${of}`).join('; ')}`);
+  if (faults.length > 0)
+    throw new Error(`the plan cannot be carried out: ${faults.map(({ is, of }) => `${is} ${of}`).join('; ')}`);
   const boundCents = isProven ? cents : Math.max(cents, Math.floor(bound));
   return { plan, cents, boundCents, isProven, isImpossible, minutes, seconds: taken };
 }

@@ -9,7 +9,7 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
 import { send } from '@/ui/server/send';
 import type { WithoutIt } from '@/workers/match/matchJobs';
-import { money } from '@/words/format';
+import { money, share } from '@/words/format';
 import * as words from '@/words/catalogue/matchPlan';
 import type { PlanView } from './usePlan';
 
@@ -172,7 +172,7 @@ function NextBest({
   return words.nextBest({ instead, loss: money(lossCents), isSame: lossCents <= 0 ? 'yes' : 'no' });
 }
 
-function sayFate({ tag, fate, sellsAt, heldBy, cents, order, fills, gives }: PlanRow): string {
+function sayFate({ tag, fate, sellsAt, heldBy, cents, order, fills, gives, completes }: PlanRow): string {
   return words.sayFate({
     tag,
     fate: fate.replace('-', '_'),
@@ -184,6 +184,8 @@ function sayFate({ tag, fate, sellsAt, heldBy, cents, order, fills, gives }: Pla
     gives: gives.length,
     order: order ?? '',
     hasOrder: order ? 'yes' : 'no',
+    completes: share(completes),
+    isSure: completes >= 1 ? 'yes' : 'no',
   });
 }
 
