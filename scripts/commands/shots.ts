@@ -92,7 +92,7 @@ const shots: readonly Shot[] = [
   {
     name: 'grade',
     path: (page) => firstOf(page, 'battery'),
-    keys: ['1', '1'],
+    keys: ['1'],
     file: logOfCell,
     says: 'was bridged',
   },
@@ -100,6 +100,7 @@ const shots: readonly Shot[] = [
   { name: 'test-page', path: testPage, onUnit: markDefects },
   { name: 'shelf', path: () => '/shelf?kind=battery', keys: ['ArrowDown'], says: 'Its story' },
   { name: 'match', path: () => '/match', keys: ['ArrowDown'] },
+  { name: 'match-plan', path: () => '/match/plan', says: 'Next best: ' },
   { name: 'prove', path: () => '/prove' },
   { name: 'send', path: () => '/send' },
   { name: 'yield', path: () => '/yield' },
@@ -116,7 +117,6 @@ const shots: readonly Shot[] = [
     keys: ['ArrowDown', 'ArrowDown', 'ArrowDown', 'Enter'],
   },
   { name: 'planner', path: () => '/models/marrowby-slate-quay/plan', says: 'after labour' },
-  { name: 'rehearsal', path: () => '/models/marrowby-slate-quay/rehearse', keys: ['1'] },
   { name: 'first-opening', path: () => `/models/opening/${demoOpeningId}` },
 ];
 

@@ -129,6 +129,7 @@ async function jest(
 /** Files that run beside the rest, on a demo of their own: about half of the time, and away from the sixty units. */
 const beside = [
   'pseudo',
+  'matchPlan',
   'models',
   'screens',
   'planner',

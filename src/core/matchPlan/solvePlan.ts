@@ -58,6 +58,7 @@ export function solvePlan(
   solve: Solver,
   { seconds, now, start }: { readonly seconds: number; readonly now: () => number; readonly start?: ArrayLike<number> },
 ): PlanSolution {
+  if (model.columns.length === 0) return nothingToChoose(model);
   const end = now() + seconds * 1000;
   const left = () => Math.max(0.05, (end - now()) / 1000);
   const relaxed = solve(model, { isRelaxed: true, seconds: left() });
@@ -93,6 +94,14 @@ export function solvePlan(
     if (now() >= end) return { ...found, isProven: false, isImpossible: false };
     delta = best.values ? Math.max(1.01 * (most - best.gain), 2 * delta) : delta * 10;
   }
+}
+
+/** Where there is nothing to choose there is one plan, unless a row asks for something. */
+function nothingToChoose({ rows }: LinearModel): PlanSolution {
+  const isImpossible = rows.some(({ low, high }) => low > 0 || high < 0);
+  const gain = isImpossible ? -Infinity : 0;
+  const values = isImpossible ? null : new Float64Array(0);
+  return { values, gain, bound: gain, isProven: !isImpossible, isImpossible, rounds: 0 };
 }
 
 const isWholeValue = (value: number): boolean => Math.abs(value - Math.round(value)) < 1e-6;

@@ -42,6 +42,7 @@ export const toBuy = () => l`To buy`;
 export const buyLine = (d: { count: number; each: Text; days: number }) => l`${number(d.count)} at ${d.each}, ${plural(d.days, 0, { "one": l`one day`, "other": l`${number(d.days)} days` })}`;
 export const forgetWishes = (d: { wished: number }) => l`Take back ${plural(d.wished, 0, { "one": l`one wish`, "other": l`all ${number(d.wished)} wishes` })}`;
 export const stopSeeking = () => l`Stop`;
+export const saveProblem = () => l`Save it as a file`;
 export const planAgain = () => l`Make the plan again`;
 export const whyThis = (d: { tag: Text }) => l`Why ${d.tag}?`;
 export const nextChoice = () => l`Next part of this unit`;

@@ -162,7 +162,7 @@ export function BatteryBench({
           {isBusy ? words.readingLog() : sayCell(cell)}
         </Box>
       </Box>
-      {shop && rated > 0 && (
+      {shop && rated > 0 && (part.conditioning || cell.analyserShare === undefined) && (
         <OnCharger
           {...{ part, cell, shop }}
           ratedAmpHours={rated}

@@ -89,6 +89,7 @@ export function PlanSide({
         {wished > 0 && (
           <KeyButton keyName="f" label={words.forgetWishes({ wished })} size="small" onPress={onForgetAll} />
         )}
+        {view && <KeyButton keyName="d" label={words.saveProblem()} size="small" onPress={() => saveProblem(view)} />}
         {isSolving ? (
           <KeyButton keyName="c" label={words.stopSeeking()} size="small" onPress={onCancel} />
         ) : (
@@ -162,4 +163,14 @@ function NumberField({
       />
     </Field>
   );
+}
+
+/** The problem as a file, so that anybody can solve it again: docs/formats/match-plan.md. */
+function saveProblem({ problem, at }: PlanView): void {
+  const url = URL.createObjectURL(new Blob([JSON.stringify(problem, null, 1)], { type: 'application/json' }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = `match-problem-${at.slice(0, 16).replace(':', '')}.json`;
+  link.click();
+  URL.revokeObjectURL(url);
 }
