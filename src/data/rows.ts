@@ -10,6 +10,7 @@ import type { CostRule } from '@/core/shared/costRule';
 import type { Finding } from '@/core/procedure/vocabulary';
 import type { Mark } from '@/core/findings/mark';
 import type { Bought, GradeVerdict, Part, SheetState, Unit } from '@/core/entities/entities';
+import type { SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { FactType, Payloads } from '@/core/shop/facts';
 import type { Was } from '@/core/shop/was';
@@ -278,6 +279,36 @@ export interface SelfTestRow {
   opened_at: Date | null;
   closed_at: Date | null;
   done: readonly SelfTestKind[];
+}
+
+export interface CustomerOrderRow {
+  id: string;
+  customer: string;
+  model_id: string;
+  variant: string | null;
+  at_least: SaleGrade;
+  count: number;
+  due_on: string | null;
+  extra_cents: number;
+  miss_cents: number;
+  is_firm: 0 | 1;
+  made_by: string;
+  made_at: Date;
+  closed_at: Date | null;
+}
+
+export interface PurchaseOfferRow {
+  id: string;
+  interchange: string;
+  supplier: string;
+  grade: SaleGrade;
+  cents: number;
+  most: number | null;
+  lead_days: number;
+  warranty_days: number;
+  made_by: string;
+  made_at: Date;
+  ended_at: Date | null;
 }
 
 export interface BenchWaitRow {
@@ -673,6 +704,34 @@ export const columns = {
     'made_at',
     'revoked_at',
   ] satisfies (keyof InstrumentKeyRow)[],
+  customer_orders: [
+    'id',
+    'customer',
+    'model_id',
+    'variant',
+    'at_least',
+    'count',
+    'due_on',
+    'extra_cents',
+    'miss_cents',
+    'is_firm',
+    'made_by',
+    'made_at',
+    'closed_at',
+  ] satisfies (keyof CustomerOrderRow)[],
+  purchase_offers: [
+    'id',
+    'interchange',
+    'supplier',
+    'grade',
+    'cents',
+    'most',
+    'lead_days',
+    'warranty_days',
+    'made_by',
+    'made_at',
+    'ended_at',
+  ] satisfies (keyof PurchaseOfferRow)[],
   bench_waits: ['bench', 'waits', 'said_at'] satisfies (keyof BenchWaitRow)[],
   self_tests: [
     'code',

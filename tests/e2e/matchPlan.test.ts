@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Page } from 'puppeteer-core';
 import type { MatchPlan } from '@/core/matchPlan/plan';
 import type { MatchProblem } from '@/core/matchPlan/problem';
@@ -28,7 +29,7 @@ interface Planned {
   }[];
 }
 
-const plain = { days: 7, hours: null, orders: [], wishes: [], slotWishes: [] };
+const plain = { days: 7, hours: null, wishes: [], slotWishes: [] };
 
 /** Asks for a plan as the page does. */
 const planOf = (page: Page, asked: object = plain) =>
@@ -152,12 +153,41 @@ test('what cannot be is said: an order that no stock meets, a wish against itsel
   const page = await bench.signIn('Sunniva T.');
   await go(page, bench.url, '/match/plan');
   const { plan } = await planOf(page);
-  const build = plan?.problem.units.flatMap(({ builds }) => builds)[0];
-  const order = { id: 'Hotel', sellsAs: build?.sellsAs, atLeast: 'A', count: 90, days: 3, extraCents: 0, missCents: 0 };
-  const firm = await planOf(page, { ...plain, orders: [{ ...order, isFirm: true }] });
-  expect(firm.plan).toMatchObject({ plan: null, isImpossible: true, blocking: [{ order: 'Hotel' }] });
-  const soft = await planOf(page, { ...plain, orders: [{ ...order, isFirm: false }] });
-  expect(soft.plan?.isProven).toBe(true);
+  const [modelId = '', variant = ''] = (plan?.problem.units.flatMap(({ builds }) => builds)[0]?.sellsAs ?? '').split(
+    '/',
+  );
+  const order = {
+    ...{ customer: 'Hotel Quay', modelId, variant: variant || null, atLeast: 'A', count: 90, dueOn: null },
+    ...{ extraCents: 0, missCents: 100 },
+  };
+  const [firm, soft] = [randomUUID(), randomUUID()];
+  expect((await send(page, '/api/orders', { id: firm, ...order, isFirm: true })).status).toBe(200);
+  expect((await planOf(page)).plan).toMatchObject({
+    plan: null,
+    isImpossible: true,
+    blocking: [{ order: firm, count: expect.any(Number) as number }],
+  });
+  await go(page, bench.url, '/match/plan');
+  await says(page, 'These orders cannot be met with what is there: Hotel Quay');
+  await page.click('button[aria-label="The order of Hotel Quay is done"]');
+  await says(page, 'Proven best');
+  // Twice is once, and what may be missing costs what was said.
+  for (let times = 0; times < 2; times += 1)
+    expect((await send(page, '/api/orders', { id: soft, ...order, isFirm: false })).status).toBe(200);
+  const met = (await planOf(page)).plan;
+  expect(met).toMatchObject({ isProven: true });
+  const [lacks] = met?.plan.missing ?? [];
+  expect(lacks).toMatchObject({ order: soft });
+  expect(met?.plan.units.filter((unit) => unit.order === soft).length).toBe(90 - (lacks?.count ?? 0));
+  const wrongOrders = [{ ...order, count: 0 }, { ...order, variant: 'no-such' }, { ...order, dueOn: 'soon' }, {}];
+  for (const wrong of wrongOrders)
+    expect((await send(page, '/api/orders', { isFirm: false, id: randomUUID(), ...wrong })).status).toBeGreaterThan(
+      399,
+    );
+  await go(page, bench.url, '/match/plan');
+  await says(page, `${lacks?.count} missing`);
+  await page.click('button[aria-label="The order of Hotel Quay is done"]');
+  await says(page, 'none open');
   const tag = plan?.rows[0]?.tag;
   const torn = (['pinned', 'forbidden'] as const).map((is) => ({ tag, fate: 'build', is }));
   expect((await planOf(page, { ...plain, wishes: torn })).plan).toMatchObject({ plan: null, blocking: [] });
@@ -169,6 +199,40 @@ test('what cannot be is said: an order that no stock meets, a wish against itsel
   expect((await send(page, '/api/match-plan/without', hostile)).body).toMatchObject({
     refusal: { reason: 'match-invalid' },
   });
+});
+
+test('an order is noted by hand and met; what others record meanwhile is told, and the new plan says what it changes', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  const troubles = watchTrouble(page);
+  await openPlan(page);
+  await press(page, 'o');
+  await page.waitForSelector('input[name=customer]');
+  await press(page, 'Enter');
+  await says(page, 'who ordered');
+  await page.type('input[name=customer]', 'Pier Pharmacy');
+  await page.select('select[name=grade]', 'D');
+  const named = await page.$$eval('select[name=of] option', (all) =>
+    all.map((option) => [(option as HTMLOptionElement).value, option.textContent ?? ''] as const),
+  );
+  await page.select('select[name=of]', named.find(([, name]) => name.includes('Slate Quay'))?.[0] ?? '');
+  await press(page, 'Enter');
+  await says(page, 'Pier Pharmacy');
+  await says(page, /\b(met|missing)\b/);
+  // Somebody else takes a unit of the plan to something else: the plan is from before.
+  const { plan } = await planOf(page);
+  const other = await bench.signIn('Mirel A.', undefined, 'bench-2');
+  const free = plan?.rows.find(({ fate }) => fate === 'build');
+  const done = await send(other, '/api/match-plan/accept', {
+    units: [{ id: free?.id, version: free?.version, fate: 'recycle', fills: [] }],
+  });
+  expect(done.body.refused).toEqual([]);
+  await says(page, 'Since this plan was made something was recorded');
+  await press(page, 'n');
+  await says(page, 'Proven best');
+  await settled(page);
+  expect(await text(page)).not.toContain('Since this plan was made');
+  await page.click('button[aria-label="The order of Pier Pharmacy is done"]');
+  expect(troubles).toEqual([]);
 });
 
 test('accepting reserves parts and makes the work; two who accept at once reserve no part twice; what changed is told', async () => {
@@ -213,4 +277,5 @@ test('who only works at a bench sees the plan and cannot accept it', async () =>
   await openPlan(page);
   const { status } = await send(page, '/api/match-plan/accept', { units: [] });
   expect(status).toBe(403);
+  expect((await send(page, '/api/orders', {})).status).toBe(403);
 });

@@ -260,3 +260,26 @@ test('bought parts are booked in with price and warranty, wait at Grade, and tel
   await says(page, 'bought new from Quayside Parts');
   expect(troubles).toEqual([]);
 });
+
+test('a lead notes where a class can be bought, and ends it; others see it and cannot', async () => {
+  const page = await bench.signIn('Sunniva T.');
+  const troubles = watchTrouble(page);
+  await go(page, bench.url, '/shelf/stock');
+  await press(page, 'q');
+  await page.waitForSelector('input[name=supplier]');
+  await page.type('input[name=supplier]', 'Quayside Parts');
+  await press(page, 'Enter');
+  await says(page, 'an amount like');
+  await page.type('input[name=price]', '18,40');
+  await page.type('input[name=warranty]', '365');
+  await press(page, 'Enter');
+  await says(page, 'in 4 days, 365 days of warranty');
+  expect(await text(page)).toContain('18.40');
+  const other = await bench.signIn('Oskar V.');
+  await go(other, bench.url, '/shelf/stock');
+  await says(other, 'Quayside Parts');
+  expect(await other.$('button[aria-label="The offer of Quayside Parts is over"]')).toBeNull();
+  await page.click('button[aria-label="The offer of Quayside Parts is over"]');
+  await says(page, 'offer is noted');
+  expect(troubles).toEqual([]);
+});

@@ -2,6 +2,7 @@ import type { Unit } from '@/core/entities/entities';
 import { matchProblemFormat, type Lot, type MatchProblem, type Offer, type UnitGroup } from '@/core/matchPlan/problem';
 import { getModelPart, modelAmong, slotsOf, type Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
+import { offerOfPlan, type PurchaseOffer } from './offers';
 import { boughtGrade } from '@/core/sale/predictSale';
 import { slotNeeds } from '@/core/sale/slots';
 import type { Grade, SaleGrade } from '@/core/shared/grades';
@@ -35,6 +36,8 @@ export interface MatchStock {
   readonly knowledge: ShopKnowledge;
   /** Grades of parts that are set aside already, by their ids. */
   readonly gradeOf: Readonly<Record<string, Grade>>;
+  /** Where parts can be bought; a class without one is bought at the house's factor. */
+  readonly offers: readonly PurchaseOffer[];
   /** Serials that were reported lost, in plain letters. */
   readonly lost: ReadonlySet<string>;
 }
@@ -63,14 +66,19 @@ export const plainTerms: MatchTerms = {
   purchaseDays: 4,
 };
 
+/** What of a problem follows from the stock alone, whatever is wished of the plan. */
+export type StockGround = Pick<MatchProblem, 'units' | 'lots' | 'offers'>;
+
 /**
- * The match problem of a shop's live stock, with the very numbers that Triage, the planner and the bench go by: prices and
+ * What a shop's live stock can become, with the very numbers that Triage, the planner and the bench go by: prices and
  * grades of `predictSale`, sheets of `sheetOf`, harvests of the planner, worth of parts as the shelf has it today. What stays
  * on the shelf is worth as much in every plan, so that only what is used counts.
  *
  * Cost: one run sheet for each grade and one harvest plan for each wanted class of each kind of unit, some milliseconds each
+ *
+ * @param purchaseDays  how long takes what is bought where nobody's offer is noted
  */
-export function stockProblem(stock: MatchStock, terms: MatchTerms, rules: HouseRules): MatchProblem {
+export function stockGround(stock: MatchStock, purchaseDays: number, rules: HouseRules): StockGround {
   const { models, knowledge } = stock;
   const units = stock.units.flatMap((unit) => {
     const model = modelAmong(models, unit);
@@ -79,7 +87,9 @@ export function stockProblem(stock: MatchStock, terms: MatchTerms, rules: HouseR
   const kinds = [...grouped(units, ({ unit, model }) => kindOf(unit, model, stock.gradeOf)).values()];
   const wanted = wantedClasses(units, stock);
   const partsOf = classParts(models);
+  const cheapest = new Map(stock.offers.toReversed().map(({ interchange, cents }) => [interchange, cents]));
   const buyCents = (interchange: string, part: ModelPart) =>
+    cheapest.get(interchange) ??
     Math.round(
       (part.valueCents?.[boughtGrade] ?? partsOf.get(interchange)?.valueCents?.[boughtGrade] ?? 0) *
         rules.purchaseFactor,
@@ -131,29 +141,30 @@ export function stockProblem(stock: MatchStock, terms: MatchTerms, rules: HouseR
         ...(brings && { brings }),
       };
     });
+  const noted = grouped(stock.offers, ({ interchange }) => interchange);
   const offers = [...needed].flatMap((of): readonly Offer[] => {
     const part = partsOf.get(of);
+    const own = (noted.get(of) ?? []).map((offer) => offerOfPlan(offer, worthOf(part, offer.grade)));
+    if (own.length > 0) return own;
     const cents = part ? buyCents(of, part) : 0;
     if (cents === 0) return [];
     const worthCents = worthOf(part, boughtGrade);
-    return [{ id: `buy ${of}`, of, grade: boughtGrade, cents, worthCents, most: null, leadDays: terms.purchaseDays }];
+    return [{ id: `buy ${of}`, of, grade: boughtGrade, cents, worthCents, most: null, leadDays: purchaseDays }];
   });
-  const { handsMinutes, certifiedMinutes } = terms;
+  return { units: groups, lots, offers };
+}
+
+/** The match problem of a stock, with what is wished of the plan. */
+export function stockProblem(ground: StockGround, terms: MatchTerms): MatchProblem {
+  const { handsMinutes, certifiedMinutes, purchaseDays: _, ...wished } = terms;
   return {
     format: matchProblemFormat,
     resources: [
       ...(handsMinutes === null ? [] : [{ id: hands, minutes: handsMinutes }]),
       ...(certifiedMinutes === null ? [] : [{ id: certified, minutes: certifiedMinutes }]),
     ],
-    horizonDays: terms.horizonDays,
-    units: groups,
-    lots,
-    offers,
-    orders: terms.orders,
-    falls: terms.falls,
-    reserves: terms.reserves,
-    wishes: terms.wishes,
-    slotWishes: terms.slotWishes,
+    ...ground,
+    ...wished,
   };
 }
 

@@ -37,7 +37,7 @@ const shows: Readonly<Record<string, readonly Whereabouts[]>> = {
   '/exports': [],
 };
 /** What looks back on the whole shop, though its path begins like one of those. */
-const showAll = ['/triage/score'];
+const showAll = ['/triage/score', '/match/plan'];
 
 /**
  * Whether a screen may show something of the news, besides the line above it, which is told on its own. A unit's bench shows

@@ -5,6 +5,7 @@ import { fillFactParts } from './fillFactParts';
 import { fillModelCards } from './fillModelCards';
 import * as factNames from './factNames';
 import * as instruments from './instruments';
+import { customerOrders, purchaseOffers } from './orders';
 import * as shelf from './shelf';
 import * as sessions from './sessions';
 import * as tables from './tables';
@@ -311,4 +312,6 @@ export const migrations: readonly Migration[] = [
   },
   { name: '108_conditioned_cells', up: shelf.conditionedCells },
   { name: '109_bought_parts', up: shelf.boughtParts },
+  { name: '110_customer_orders', up: (db) => customerOrders(db.schema) },
+  { name: '111_purchase_offers', up: (db) => purchaseOffers(db.schema) },
 ];

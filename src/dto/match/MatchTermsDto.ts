@@ -2,7 +2,6 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
-  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -14,7 +13,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { fates, type Fate, type Order, type SlotWish, type Wish } from '@/core/matchPlan/problem';
+import { fates, type Fate, type SlotWish, type Wish } from '@/core/matchPlan/problem';
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 
 const tagPattern = /^U-\d{4,9}$/;
@@ -50,41 +49,6 @@ class SlotWishDto implements SlotWish {
   is!: 'pinned' | 'forbidden';
 }
 
-class OrderDto implements Order {
-  @Length(1, 60)
-  id!: string;
-
-  @Length(1, 130)
-  sellsAs!: string;
-
-  @IsIn(saleGrades)
-  atLeast!: SaleGrade;
-
-  @IsInt()
-  @Min(1)
-  @Max(1000)
-  count!: number;
-
-  @ValidateIf((dto: OrderDto) => dto.days !== null)
-  @IsInt()
-  @Min(1)
-  @Max(365)
-  days!: number | null;
-
-  @IsInt()
-  @Min(0)
-  @Max(10_000_000)
-  extraCents!: number;
-
-  @IsInt()
-  @Min(0)
-  @Max(10_000_000)
-  missCents!: number;
-
-  @IsBoolean()
-  isFirm!: boolean;
-}
-
 /** What a lead says of a plan beside the stock. */
 export class MatchTermsDto {
   @IsInt()
@@ -98,12 +62,6 @@ export class MatchTermsDto {
   @Min(0)
   @Max(10_000)
   hours!: number | null;
-
-  @IsArray()
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => OrderDto)
-  orders!: OrderDto[];
 
   @IsArray()
   @ArrayMaxSize(500)

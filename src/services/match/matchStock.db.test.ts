@@ -1,16 +1,20 @@
+import { randomUUID } from 'node:crypto';
 import { evaluate } from '@/core/matchPlan/evaluate';
 import { unitByUnit } from '@/core/matchPlan/unitByUnit';
-import { plainTerms, stockProblem } from '@/core/matching/stockProblem';
+import { plainTerms, stockGround, stockProblem } from '@/core/matching/stockProblem';
 import { modelAmong, type Model } from '@/core/procedure/model';
 import { predictSale } from '@/core/sale/predictSale';
 import { neededParts } from '@/core/sale/slots';
 import { knowledgeFor } from '@/core/triage/knowledge';
 import { mustKeepApart, proposeDisposition } from '@/core/triage/proposeDisposition';
 import { currentRules } from '@/data/rules/houseRulesRepository';
+import { endOffer, insertOffer } from '@/data/orders/offerRepository';
+import { closeOrder, openOrders } from '@/data/orders/orderRepository';
 import { judgeDocument } from '@/files/matchProblemDocument';
 import { planRows } from '@/core/matching/planView';
 import { solveProblem } from '@/workers/match/solveProblem';
 import { demoDay, demoScratch, type Scratch } from '../../../tests/support/scratch';
+import { noteOrder } from '@/services/orders/noteOrder';
 import { readMatchStock } from './readMatchStock';
 
 let scratch: Scratch;
@@ -21,7 +25,7 @@ afterAll(() => scratch.drop());
 
 const stocked = async () => {
   const [stock, rules] = await Promise.all([readMatchStock(scratch.db, demoDay), currentRules(scratch.db)]);
-  return { stock, rules, problem: stockProblem(stock, plainTerms, rules) };
+  return { stock, rules, problem: stockProblem(stockGround(stock, plainTerms.purchaseDays, rules), plainTerms) };
 };
 
 test('the problem of the live stock is one that the published schema takes, with every free unit once and the shelf as it lies', async () => {
@@ -78,4 +82,40 @@ test('the plan is proven, can be carried out, brings no less than going unit by 
   expect(rows.reduce((sum, row) => sum + row.cents, 0)).toBe(cents);
   for (const { gives } of rows)
     for (const { to } of gives) if (to !== null) expect(rows.some(({ tag }) => tag === to)).toBe(true);
+});
+
+test('an offer that is noted is what the plan buys by, with its price, its days and its number, until it is over', async () => {
+  const { problem } = await stocked();
+  const of = problem.units.flatMap(({ builds }) => builds.flatMap(({ needs }) => needs))[0]?.of ?? '';
+  const id = randomUUID();
+  const offer = {
+    ...{ id, interchange: of, supplier: 'Quayside Parts', grade: 'A' as const, cents: 777 },
+    ...{ most: 2, leadDays: 3, warrantyDays: 365 },
+  };
+  for (let times = 0; times < 2; times += 1) await insertOffer(scratch.db, offer, { at: demoDay, by: randomUUID() });
+  const noted = (await stocked()).problem.offers.filter((own) => own.of === of);
+  expect(noted).toEqual([
+    expect.objectContaining({ of, grade: 'A', cents: 777, most: 2, leadDays: 3, warrantyDays: 365 }),
+  ]);
+  expect(await endOffer(scratch.db, id, demoDay)).toBe(true);
+  expect(await endOffer(scratch.db, id, demoDay)).toBe(false);
+  expect((await stocked()).problem.offers).toEqual(problem.offers);
+});
+
+test('an order is noted once, keeps its day, and is gone when it is done; one of a model that nobody knows is refused', async () => {
+  const { stock } = await stocked();
+  const { id: modelId = '', variants = [] } = stock.models[0] ?? {};
+  const order = {
+    ...{ id: randomUUID(), customer: 'Hotel Quay', modelId, variant: variants[0]?.id ?? null, atLeast: 'B' as const },
+    ...{ count: 6, dueOn: '2026-12-24', extraCents: 250, missCents: 3000, isFirm: false },
+  };
+  const made = { at: demoDay, by: randomUUID() };
+  for (let times = 0; times < 2; times += 1)
+    expect(await noteOrder(scratch.db, order, made)).toEqual({ ok: true, value: null });
+  expect(await openOrders(scratch.db)).toEqual([order]);
+  const unknown = { ...order, id: randomUUID() };
+  expect(await noteOrder(scratch.db, { ...unknown, modelId: 'no-such' }, made)).toMatchObject({ ok: false });
+  expect(await noteOrder(scratch.db, { ...unknown, variant: 'no-such' }, made)).toMatchObject({ ok: false });
+  expect(await closeOrder(scratch.db, order.id, demoDay)).toBe(true);
+  expect(await openOrders(scratch.db)).toEqual([]);
 });

@@ -6,6 +6,7 @@ import { saleGrades, type Grade, type SaleGrade } from '@/core/shared/grades';
 import { plainSerial } from '@/core/shared/serials';
 import { shopKnowledge } from '@/core/triage/shopKnowledge';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
+import { openOffers } from '@/data/orders/offerRepository';
 import { partsAssignedTo } from '@/data/parts/partRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { readTallies, type Tallies } from '@/data/tallies/readTallies';
@@ -15,11 +16,12 @@ import { unitsAt } from '@/data/units/unitRepository';
 
 /** What a plan is made from, as it lies now. */
 export async function readMatchStock(db: Knex, now: Date): Promise<MatchStock> {
-  const [all, tallies, ground, rules] = await Promise.all([
+  const [all, tallies, ground, rules, offers] = await Promise.all([
     unitsAt(db, ['triage', 'match', 'teardown']),
     readTallies(db, ['stock', 'whole']),
     knowledgeGround(db, now),
     currentRules(db),
+    openOffers(db),
   ]);
   const units = all.filter(isFree);
   const [models, assigned, lost] = await Promise.all([
@@ -39,6 +41,7 @@ export async function readMatchStock(db: Knex, now: Date): Promise<MatchStock> {
     stock: stockLines(tallies),
     knowledge: shopKnowledge(ground, rules),
     gradeOf: Object.fromEntries(assigned.map(({ id, grade }) => [id, grade ?? ('X' as Grade)])),
+    offers,
     lost: new Set(Object.keys(lost)),
   };
 }

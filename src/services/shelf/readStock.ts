@@ -7,6 +7,8 @@ import { kindsAmong, partKinds, type PartKind } from '@/data/models/partKinds';
 import { cellsDue, oldStock } from '@/data/parts/shelfRows';
 import { reservedByClass } from '@/data/parts/reservedByClass';
 import { readTallies } from '@/data/tallies/readTallies';
+import type { PurchaseOffer } from '@/core/matching/offers';
+import { openOffers } from '@/data/orders/offerRepository';
 import { openSlots } from '@/data/flow/openSlots';
 
 /** A class as people know it: what it is called in the models that have it, and how it stands. */
@@ -18,6 +20,8 @@ export interface StandingRow extends ClassStanding {
   /** Tags of the units that want one, the first few. */
   readonly wantedBy: readonly string[];
   readonly grades: Readonly<Record<string, number>>;
+  /** Where one can be bought, the cheapest first. */
+  readonly offers: readonly PurchaseOffer[];
   /** What one of grade B brings by itself, in cents. */
   readonly valueCents: number;
 }
@@ -38,7 +42,7 @@ const shownUnits = 4;
 
 /** Stock against the demand of the builds that wait and the pace of use; what is old, and which cells are due. */
 export async function readStock(db: Knex, now: Date): Promise<StockView> {
-  const [{ wantedBy, builds }, tallies, models, kinds, reserved, due, old] = await Promise.all([
+  const [{ wantedBy, builds }, tallies, models, kinds, reserved, due, old, offers] = await Promise.all([
     openSlots(db, now),
     readTallies(db, ['stock', 'used']),
     newestModels(db),
@@ -46,6 +50,7 @@ export async function readStock(db: Knex, now: Date): Promise<StockView> {
     reservedByClass(db),
     cellsDue(db, now.toISOString(), shownDue),
     oldStock(db, new Date(now.getTime() - oldDays * dayMs).toISOString()),
+    openOffers(db),
   ]);
   const gradesOf = new Map<string, Record<string, number>>();
   for (const { about, more, count } of tallies.stock) {
@@ -77,6 +82,7 @@ export async function readStock(db: Knex, now: Date): Promise<StockView> {
       old: oldOf.get(row.interchange) ?? null,
       wantedBy: (wantedBy.get(row.interchange) ?? []).slice(0, shownUnits),
       grades: gradesOf.get(row.interchange) ?? {},
+      offers: offers.filter(({ interchange }) => interchange === row.interchange),
     })),
     due: due.parts.flatMap((part) => {
       const own = cellDue(part);

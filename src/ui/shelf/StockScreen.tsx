@@ -21,6 +21,7 @@ import * as texts from '@/words/catalogue/stock';
 import { BookIn } from './BookIn';
 import { ShelfPages } from './ShelfPages';
 import { TopUp } from './TopUp';
+import { WhereToBuy } from './WhereToBuy';
 
 const tones: Readonly<Record<Standing, string>> = {
   short: 'danger',
@@ -30,7 +31,7 @@ const tones: Readonly<Record<Standing, string>> = {
 };
 
 /** Stock against demand: what the builds want and the shelf has not, what runs out soon, what lies too long, which cells are due. */
-export function StockScreen({ view }: { readonly view: StockView }) {
+export function StockScreen({ view, mayChange }: { readonly view: StockView; readonly mayChange: boolean }) {
   const { chosen, choose } = useChosen(view.rows.map(({ interchange }) => interchange));
   const { shown, ...more } = useGrowing(view.rows, ({ interchange }) => interchange === chosen);
   const row = view.rows.find(({ interchange }) => interchange === chosen);
@@ -77,7 +78,20 @@ export function StockScreen({ view }: { readonly view: StockView }) {
           </Section>
         )}
       </Box>
-      <SidePanel>{row && <Arithmetic row={row} />}</SidePanel>
+      <SidePanel>
+        {row && (
+          <Box position={{ lg: 'sticky' }} top="12px" display="grid" gap="18px">
+            <Arithmetic row={row} />
+            <WhereToBuy
+              key={row.interchange}
+              interchange={row.interchange}
+              name={row.name}
+              offers={row.offers}
+              mayChange={mayChange}
+            />
+          </Box>
+        )}
+      </SidePanel>
       {isBooking && (
         <BookIn
           interchange={row?.interchange}
@@ -172,7 +186,7 @@ function Arithmetic({ row }: { readonly row: StandingRow }) {
     ...(old ? [[texts.old(), texts.oldSays({ count: old.count, day: old.since.slice(0, 10) })] as const] : []),
   ];
   return (
-    <Box position={{ lg: 'sticky' }} top="12px" display="grid" gap="12px">
+    <Box display="grid" gap="12px">
       <Box textStyle="section">{name}</Box>
       <Box fontFamily="mono" textStyle="caption" color="inkMuted">
         {interchange}

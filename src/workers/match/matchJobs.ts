@@ -2,7 +2,13 @@ import { evaluate } from '@/core/matchPlan/evaluate';
 import type { MatchPlan } from '@/core/matchPlan/plan';
 import type { MatchProblem, SlotWish, Wish } from '@/core/matchPlan/problem';
 import { unitByUnit } from '@/core/matchPlan/unitByUnit';
-import { stockProblem, type MatchStock, type MatchTerms } from '@/core/matching/stockProblem';
+import {
+  stockGround,
+  stockProblem,
+  type MatchStock,
+  type MatchTerms,
+  type StockGround,
+} from '@/core/matching/stockProblem';
 import { hands } from '@/core/matching/waysToBuild';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Watch } from './highsSolver';
@@ -40,7 +46,7 @@ export async function planStock(
   seconds: number,
   watch: Watch = {},
 ): Promise<ShopPlan> {
-  const problem = stockProblem(stock, terms, rules);
+  const problem = stockProblem(groundOf(stock, terms.purchaseDays, rules), terms);
   const solved = await solveProblem(problem, seconds, watch);
   const measured = { problem, unitByUnitCents: evaluate(problem, unitByUnit(problem)).cents };
   if (!solved.plan)
@@ -54,6 +60,15 @@ export async function planStock(
     hourCents: await worthOfAnHour(problem, solved, watch),
     blocking: [],
   };
+}
+
+/** The last one: whoever wishes something else of the same stock does not wait for it again. */
+let known: { readonly of: string; readonly ground: StockGround } | undefined;
+
+function groundOf(stock: MatchStock, purchaseDays: number, rules: HouseRules): StockGround {
+  const of = JSON.stringify([{ ...stock, lost: [...stock.lost] }, purchaseDays, rules]);
+  if (known?.of !== of) known = { of, ground: stockGround(stock, purchaseDays, rules) };
+  return known.ground;
 }
 
 async function worthOfAnHour(

@@ -32,6 +32,7 @@ const nothing: MatchStock = {
     alike: { units: 1, parts: 1 },
   },
   gradeOf: {},
+  offers: [],
   lost: new Set(),
 };
 const never = new AbortController().signal;

@@ -1,7 +1,11 @@
 import { answerRefusal, guardRoute } from '@/app/access';
 import { planRows, toBuy } from '@/core/matching/planView';
+import { orderOfPlan } from '@/core/matching/orders';
 import { plainTerms } from '@/core/matching/stockProblem';
 import { database } from '@/data/connection';
+import { shopDay } from '@/core/shared/shopDay';
+import { lastPosition } from '@/data/facts/factRepository';
+import { openOrders } from '@/data/orders/orderRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { MatchTermsDto } from '@/dto/match/MatchTermsDto';
 import { parseDto } from '@/dto/parseDto';
@@ -18,15 +22,22 @@ const mostSeconds = 20;
 export const POST = guardRoute('POST /api/match-plan', async (request) => {
   const asked = parseDto(MatchTermsDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
-  const { days, hours, orders, wishes, slotWishes } = asked.value;
+  const { days, hours, wishes, slotWishes } = asked.value;
   const now = new Date();
-  const [stock, rules] = await Promise.all([readMatchStock(database(), now), currentRules(database())]);
+  // The log first: what comes while the rest is read is told as news.
+  const position = await lastPosition(database());
+  const [stock, rules, orders] = await Promise.all([
+    readMatchStock(database(), now),
+    currentRules(database()),
+    openOrders(database()),
+  ]);
+  const today = shopDay(now.getTime(), rules.shop.timeZone);
   const free = new Set(stock.units.map(({ tag }) => tag));
   const terms = {
     ...plainTerms,
     horizonDays: days,
     handsMinutes: hours === null ? null : hours * 60,
-    orders,
+    orders: orders.map((order) => orderOfPlan(order, today)),
     // What somebody wished of a unit that has gone on meanwhile is over.
     wishes: wishes.filter(({ tag }) => free.has(tag)),
     slotWishes: slotWishes.filter(({ tag }) => free.has(tag)),
@@ -50,7 +61,7 @@ export const POST = guardRoute('POST /api/match-plan', async (request) => {
         const { plan, problem } = planned.value;
         const rows = plan ? planRows(problem, plan, stock.units, stock.models) : [];
         const buys = plan ? toBuy(problem, plan, rows) : [];
-        say({ plan: { ...planned.value, rows, toBuy: buys, at: now.toISOString() } });
+        say({ plan: { ...planned.value, rows, toBuy: buys, position, at: now.toISOString() } });
       }
       if (!gone.signal.aborted) controller.close();
     },

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import type { PlanRow } from '@/core/matching/planView';
 import type { Fate, SlotWish, Wish } from '@/core/matchPlan/problem';
 import type { Refusal } from '@/core/shared/outcome';
+import type { OrdersView } from '@/services/match/readOrders';
 import { Caution } from '@/ui/base/Caution';
 import { MoreRows, useGrowing } from '@/ui/base/growing';
 import { Headline } from '@/ui/base/Headline';
@@ -32,8 +33,10 @@ interface Accepted {
   readonly refused: readonly { readonly id: string; readonly refusal: Refusal }[];
 }
 
+const mostNamed = 8;
+
 /** Who becomes what, and which part goes where: the plan that brings most, unit by unit, with why. */
-export function MatchPlanScreen({ mayAccept }: { readonly mayAccept: boolean }) {
+export function MatchPlanScreen({ mayAccept, orders }: { readonly mayAccept: boolean; readonly orders: OrdersView }) {
   const router = useRouter();
   const [hours, setHours] = useState<number | null>(null);
   const [days, setDays] = useState(7);
@@ -65,6 +68,7 @@ export function MatchPlanScreen({ mayAccept }: { readonly mayAccept: boolean }) 
     plan.again();
     router.refresh();
   };
+  const customerOf = (id: string) => orders.orders.find((own) => own.id === id)?.customer ?? id;
   const ofFate = (fate: Fate) => rows.filter((own) => own.fate === fate).length;
   return (
     <Box
@@ -89,10 +93,22 @@ export function MatchPlanScreen({ mayAccept }: { readonly mayAccept: boolean }) 
             <Caution what={words.nothingKeepsAll()}>
               {view.blocking.length > 0
                 ? words.ordersInTheWay({
-                    orders: view.blocking.map(({ order, count }) => words.orderLacks({ order, count })),
+                    orders: view.blocking.map(({ order, count }) =>
+                      words.orderLacks({ order: customerOf(order), count }),
+                    ),
                   })
                 : words.wishesInTheWay()}
             </Caution>
+          )}
+          {view?.plan && !plan.isSolving && orders.position > view.position && (
+            <Caution tone="waiting" what={words.newsSince()}>
+              {words.makeItAgain()}
+            </Caution>
+          )}
+          {plan.changed.length > 0 && !plan.isSolving && (
+            <Box role="status" textStyle="note" color="waiting" mb="8px">
+              {words.changedSince({ units: plan.changed.length, tags: plan.changed.slice(0, mostNamed) })}
+            </Box>
           )}
           {accepted && <AcceptedNote accepted={accepted} />}
           {plan.isSolving && plan.progress && (
@@ -123,6 +139,7 @@ export function MatchPlanScreen({ mayAccept }: { readonly mayAccept: boolean }) 
           <WhyThis
             key={`${row.tag} ${view.at}`}
             {...{ view, row, wishes, slotWishes, mayAccept }}
+            customer={row.order === null ? null : customerOf(row.order)}
             isBusy={isBusy || plan.isSolving}
             onWish={(wish) =>
               setWishes((before) => [...before.filter(({ tag }) => tag !== row.tag), ...(wish ? [wish] : [])])
@@ -139,7 +156,7 @@ export function MatchPlanScreen({ mayAccept }: { readonly mayAccept: boolean }) 
       </Box>
       <PlanSide
         view={view}
-        {...{ hours, days }}
+        {...{ hours, days, orders, mayAccept }}
         isSolving={plan.isSolving}
         wished={wishes.length + slotWishes.length}
         onHours={setHours}

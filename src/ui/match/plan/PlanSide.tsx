@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { hands } from '@/core/matching/waysToBuild';
+import type { OrdersView } from '@/services/match/readOrders';
 import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
 import { Row } from '@/ui/base/Row';
@@ -11,6 +12,7 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { minutes as sayMinutes, money } from '@/words/format';
 import { readNumber, writeNumber } from '@/words/say/readNumber';
 import * as words from '@/words/catalogue/matchPlan';
+import { Orders } from './Orders';
 import type { PlanView } from './usePlan';
 
 /** What a plan brings against others, how much work it is, what one more hour would bring, and what is to be bought. */
@@ -18,6 +20,8 @@ export function PlanSide({
   view,
   hours,
   days,
+  orders,
+  mayAccept,
   isSolving,
   wished,
   onHours,
@@ -29,6 +33,8 @@ export function PlanSide({
   readonly view: PlanView | null;
   readonly hours: number | null;
   readonly days: number;
+  readonly orders: OrdersView;
+  readonly mayAccept: boolean;
   readonly isSolving: boolean;
   readonly wished: number;
   readonly onHours: (hours: number | null) => void;
@@ -63,6 +69,7 @@ export function PlanSide({
           </Box>
         )}
       </Section>
+      <Orders of={orders} view={view} mayChange={mayAccept} onChanged={onAgain} />
       {view && view.toBuy.length > 0 && (
         <Section
           title={words.toBuy()}

@@ -19,6 +19,7 @@ export function WhyThis({
   row,
   wishes,
   slotWishes,
+  customer,
   mayAccept,
   isBusy,
   onWish,
@@ -31,6 +32,8 @@ export function WhyThis({
   readonly row: PlanRow;
   readonly wishes: readonly Wish[];
   readonly slotWishes: readonly SlotWish[];
+  /** Whose order it goes to. */
+  readonly customer: string | null;
   readonly mayAccept: boolean;
   readonly isBusy: boolean;
   readonly onWish: (wish: Wish | null) => void;
@@ -59,7 +62,7 @@ export function WhyThis({
       data-main
     >
       <Box fontWeight="600" fontSize="18px">
-        {fill ? sayFill(row, fill) : sayFate(row)}
+        {fill ? sayFill(row, fill) : sayFate(row, customer)}
       </Box>
       <Box color="inkMuted" minH="24px" role="status">
         {isWished ? words.asWished() : <NextBest without={without} tag={tag} slot={fill?.slot} />}
@@ -172,7 +175,10 @@ function NextBest({
   return words.nextBest({ instead, loss: money(lossCents), isSame: lossCents <= 0 ? 'yes' : 'no' });
 }
 
-function sayFate({ tag, fate, sellsAt, heldBy, cents, order, fills, gives, completes }: PlanRow): string {
+function sayFate(
+  { tag, fate, sellsAt, heldBy, cents, fills, gives, completes }: PlanRow,
+  customer: string | null,
+): string {
   return words.sayFate({
     tag,
     fate: fate.replace('-', '_'),
@@ -182,8 +188,8 @@ function sayFate({ tag, fate, sellsAt, heldBy, cents, order, fills, gives, compl
     isHeld: heldBy.length > 0 ? 'yes' : 'no',
     parts: fills.length,
     gives: gives.length,
-    order: order ?? '',
-    hasOrder: order ? 'yes' : 'no',
+    order: customer ?? '',
+    hasOrder: customer ? 'yes' : 'no',
     completes: share(completes),
     isSure: completes >= 1 ? 'yes' : 'no',
   });

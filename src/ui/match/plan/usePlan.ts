@@ -10,6 +10,8 @@ import type { ShopPlan } from '@/workers/match/matchJobs';
 export interface PlanView extends ShopPlan {
   readonly rows: readonly PlanRow[];
   readonly toBuy: readonly ToBuy[];
+  /** Up to where the log was read. */
+  readonly position: number;
   /** ISO in UTC: the stock of that moment. */
   readonly at: string;
 }
@@ -28,6 +30,8 @@ export interface PlanNow {
   readonly isSolving: boolean;
   /** Best so far and its bound, in cents, while it is sought. */
   readonly progress: { readonly gain: number; readonly bound: number } | null;
+  /** Tags of units that become something else than in the plan before, where that was of the same wishes. */
+  readonly changed: readonly string[];
   readonly again: () => void;
   readonly cancel: () => void;
 }
@@ -45,8 +49,10 @@ export function usePlan(asked: PlanAsked): PlanNow {
   const [progress, setProgress] = useState<PlanNow['progress']>(null);
   const [isSolving, setSolving] = useState(true);
   const [round, setRound] = useState(0);
+  const [changed, setChanged] = useState<readonly string[]>([]);
+  const shown = useRef<{ readonly said: string; readonly view: PlanView }>(null);
   const calling = useRef<AbortController>(null);
-  const said = JSON.stringify({ ...asked, orders: [] });
+  const said = JSON.stringify(asked);
   useEffect(() => {
     const own = new AbortController();
     calling.current = own;
@@ -54,7 +60,11 @@ export function usePlan(asked: PlanAsked): PlanNow {
       if (own.signal.aborted) return;
       const { gain, bound } = line.progress ?? {};
       if (gain !== undefined && bound !== undefined) setProgress({ gain, bound });
-      if (line.plan) setView(line.plan);
+      if (line.plan) {
+        setChanged(shown.current?.said === said ? differing(shown.current.view, line.plan) : []);
+        shown.current = { said, view: line.plan };
+        setView(line.plan);
+      }
       if (line.plan || line.refusal) setRefusal(line.refusal ?? null);
     }).finally(() => {
       if (!own.signal.aborted) setSolving(false);
@@ -72,6 +82,7 @@ export function usePlan(asked: PlanAsked): PlanNow {
     refusal,
     isSolving,
     progress,
+    changed,
     again: useCallback(() => setRound((before) => before + 1), []),
     cancel: useCallback(() => {
       calling.current?.abort();
@@ -79,6 +90,15 @@ export function usePlan(asked: PlanAsked): PlanNow {
     }, []),
   };
 }
+
+/** Units of both plans that become something else in the later one. */
+function differing(before: PlanView, after: PlanView): readonly string[] {
+  const was = new Map(before.rows.map((row) => [row.tag, asSaid(row)]));
+  return after.rows.filter((row) => was.has(row.tag) && was.get(row.tag) !== asSaid(row)).map(({ tag }) => tag);
+}
+
+const asSaid = ({ fate, sellsAt, fills }: PlanRow): string =>
+  JSON.stringify([fate, sellsAt, fills.map(({ slot, from }) => [slot, from])]);
 
 /** Reads an answer line by line, as it comes. */
 async function readLines(body: string, signal: AbortSignal, take: (line: Line) => void): Promise<void> {

@@ -1,4 +1,5 @@
 import { guardPage } from '@/app/access';
+import { isAtLeastRole } from '@/core/people/roles';
 import { database } from '@/data/connection';
 import { readStock } from '@/services/shelf/readStock';
 import { StockScreen } from '@/ui/shelf/StockScreen';
@@ -7,6 +8,6 @@ import * as words from '@/words/catalogue/app';
 export const metadata = { title: words.stockPluckyParcel() };
 
 export default async function StockPage() {
-  await guardPage('/shelf/stock');
-  return <StockScreen view={await readStock(database(), new Date())} />;
+  const { role } = await guardPage('/shelf/stock');
+  return <StockScreen view={await readStock(database(), new Date())} mayChange={isAtLeastRole(role, 'lead')} />;
 }

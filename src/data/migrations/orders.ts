@@ -1,0 +1,37 @@
+import type { Knex } from 'knex';
+
+/** What customers have ordered: the plan keeps to it. */
+export const customerOrders = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('customer_orders', (table) => {
+    table.specificType('id', 'char(36) character set ascii collate ascii_bin').primary();
+    table.string('customer', 80).notNullable();
+    table.specificType('model_id', 'varchar(60) character set ascii collate ascii_bin').notNullable();
+    table.specificType('variant', 'varchar(60) character set ascii collate ascii_bin').nullable();
+    table.specificType('at_least', 'char(1) character set ascii collate ascii_bin').notNullable();
+    table.integer('count').unsigned().notNullable();
+    table.specificType('due_on', 'char(10) character set ascii collate ascii_bin').nullable();
+    table.integer('extra_cents').notNullable();
+    table.integer('miss_cents').notNullable();
+    table.boolean('is_firm').notNullable();
+    table.specificType('made_by', 'char(36) character set ascii collate ascii_bin').notNullable();
+    table.specificType('made_at', 'datetime(3)').notNullable();
+    table.specificType('closed_at', 'datetime(3)').nullable();
+    table.index(['closed_at']);
+  });
+
+/** Where parts can be bought. */
+export const purchaseOffers = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('purchase_offers', (table) => {
+    table.specificType('id', 'char(36) character set ascii collate ascii_bin').primary();
+    table.specificType('interchange', 'varchar(60) character set ascii collate ascii_bin').notNullable();
+    table.string('supplier', 80).notNullable();
+    table.specificType('grade', 'char(1) character set ascii collate ascii_bin').notNullable();
+    table.integer('cents').unsigned().notNullable();
+    table.integer('most').unsigned().nullable();
+    table.integer('lead_days').unsigned().notNullable();
+    table.integer('warranty_days').unsigned().notNullable();
+    table.specificType('made_by', 'char(36) character set ascii collate ascii_bin').notNullable();
+    table.specificType('made_at', 'datetime(3)').notNullable();
+    table.specificType('ended_at', 'datetime(3)').nullable();
+    table.index(['ended_at', 'interchange']);
+  });
