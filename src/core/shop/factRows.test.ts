@@ -129,9 +129,11 @@ describe('who may say what, told a second time', () => {
       'parcel-removed',
     ]);
     expect(of('unit')).toEqual([...Object.keys(stagesOf), 'unit-tagged', 'note-written'].sort());
-    expect(of('part')).toEqual(Object.keys(placesOf).sort());
+    expect(of('part')).toEqual([...Object.keys(placesOf), 'part-bought'].sort());
     expect(of(null)).toEqual(['undone']);
-    expect(factTypes.filter((type) => definitions[type].makesSubject).sort()).toEqual(['parcel-made', 'unit-tagged']);
+    expect(factTypes.filter((type) => definitions[type].makesSubject).sort()).toEqual([
+      ...['parcel-made', 'part-bought', 'unit-tagged'],
+    ]);
   });
 
   test('the house rules decide a decision, a grade, a sheet and a wait, and nothing else', () => {

@@ -3,7 +3,7 @@ import { aThingId as id, rightPayloads as right, type PostedFactType } from '../
 import { factTypes, type FactType } from '@/core/shop/facts';
 import { parseFact } from './parseFact';
 
-const makers: readonly FactType[] = ['parcel-made', 'unit-tagged'];
+const makers: readonly FactType[] = ['parcel-made', 'unit-tagged', 'part-bought'];
 const envelope = (type: FactType, payload: unknown, given: object = {}) => ({
   id: randomUUID(),
   type,

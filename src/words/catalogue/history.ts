@@ -10,7 +10,7 @@ export const unitTagged = () => l`Tagged`;
 export const unitIdentified = (d: { hasSerial: 'yes' | 'no'; serial: Text }) => l`Identified${select(d.hasSerial, { "yes": l`, serial ${d.serial}`, "other": l`, no serial` })}`;
 export const markPlaced = (d: { finding: string; face: Text }) => l`${capital(d.finding)} marked: ${d.face}`;
 export const photoTaken = () => l`Photo taken`;
-export const testNoted = (d: { test: Text; result: Text; isRead: 'yes' | 'no'; read: Text }) => l`${d.test} test: ${d.result}${select(d.isRead, { "yes": l`. ${d.read}`, "other": l`` })}`;
+export const testNoted = (d: { isProof: 'yes' | 'no'; test: Text; result: Text; isRead: 'yes' | 'no'; read: Text }) => l`${select(d.isProof, { "yes": l`Proof, ${d.test}: `, "other": l`${d.test} test: ` })}${d.result}${select(d.isRead, { "yes": l`. ${d.read}`, "other": l`` })}`;
 export const wipeRecorded = (d: { method: Text }) => l`Wiped: ${d.method}`;
 export const unitDecided = (d: { disposition: Text }) => l`Decided: ${d.disposition}`;
 export const unitSetApart = () => l`Moved to the fire-safe place`;

@@ -43,8 +43,9 @@ const yes = (is: boolean): 'yes' | 'no' => (is ? 'yes' : 'no');
 const stepOf = ({ step }: NamedIn): string => (step ? saySheet(step) : '');
 
 /** With what the unit's own page read, where it tested itself. */
-const sayTest = ({ test, result, read }: Payloads['test-noted']): string =>
+const sayTest = ({ test, result, read }: Payloads['test-noted'], isProof: boolean): string =>
   words.testNoted({
+    isProof: yes(isProof),
     test: testNames[test],
     result: resultNames[result],
     isRead: yes(read !== undefined),
@@ -66,7 +67,7 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
   'unit-identified': ({ serial }) => words.unitIdentified({ serial, hasSerial: yes(serial !== '') }),
   'mark-placed': ({ mark }, { face }) => words.markPlaced({ finding: findingNames[mark.kind], face }),
   'photo-taken': words.photoTaken,
-  'test-noted': sayTest,
+  'test-noted': (noted) => sayTest(noted, false),
   'wipe-recorded': ({ method }) => words.wipeRecorded({ method: wipeNames[method] }),
   'unit-decided': ({ disposition }) => words.unitDecided({ disposition: dispositionNames[disposition] }),
   'unit-set-apart': words.unitSetApart,
@@ -122,7 +123,7 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
   'part-assigned': (_, { slot }) => words.partAssigned({ slot }),
   'part-released': (_, { slot }) => words.partReleased({ slot }),
   'unit-matched': words.unitMatched,
-  'proof-noted': sayTest,
+  'proof-noted': (noted) => sayTest(noted, true),
   'unit-proven': words.unitProven,
   'unit-reworked': words.unitReworked,
   'unit-sent': words.unitSent,
