@@ -44,14 +44,10 @@ export function PrinterScreen({ view }: { readonly view: PrinterView }) {
       >
         {total === 0 ? words.allLabelsArePrinted() : words.noLabelsToPrint({ total })}
       </Headline>
-      <Box as="ul" mb="14px" role="status">
-        {printers.length === 0 && (
-          <Box as="li" color="inkMuted">
-            {words.noPrinterAsks()}
-          </Box>
-        )}
+      <Box mb="14px" role="status">
+        {printers.length === 0 && <Box color="inkMuted">{words.noPrinterAsks()}</Box>}
         {printers.map(({ name, askedAt, trouble, isSimulated }) => (
-          <Box as="li" key={name} color={trouble ? 'danger' : undefined} fontWeight={trouble ? '600' : undefined}>
+          <Box key={name} color={trouble ? 'danger' : undefined} fontWeight={trouble ? '600' : undefined}>
             {words.printerAsked({
               name,
               time: clock(askedAt),
