@@ -130,6 +130,7 @@ async function jest(
 const beside = [
   'pseudo',
   'matchPlan',
+  'shelf',
   'models',
   'screens',
   'planner',
