@@ -10,7 +10,7 @@ import type { HouseRules } from '@/core/shared/houseRules';
 import type { Knowledge, Lack, Subject } from '@/core/triage/knowledge';
 import { partBrings } from '@/core/triage/knowledge';
 import { planHarvest, type DonorPlan } from '@/core/triage/valueDonor';
-import { certified, hands, pairOf } from './waysToBuild';
+import { hands, pairOf, usesOfSteps } from './waysToBuild';
 
 /** A build that waits would pay whatever the part takes: so much is far beyond any. */
 const wantedCents = 200_000;
@@ -62,10 +62,7 @@ function levelOf(
   const worth = harvest.reduce((sum, { part, chance }) => sum + chance * worthOf(getModelPart(model, part)), 0);
   const freed = new Set(harvest.map(({ part }) => part));
   const gradeOf = (part: ModelPart): SaleGrade => {
-    const grade = worstGrade([
-      usualGrade,
-      ...(capIn(model, part, unit) ? [capIn(model, part, unit)?.grade ?? usualGrade] : []),
-    ]);
+    const grade = worstGrade([usualGrade, capIn(model, part, unit)?.grade ?? usualGrade]);
     return grade === 'X' ? 'D' : grade;
   };
   const gives = harvest.flatMap(({ part: id, chance }): readonly Given[] => {
@@ -88,13 +85,12 @@ function levelOf(
       },
     ];
   });
-  const ofCertified = steps
-    .filter(({ needsCertificate }) => needsCertificate)
-    .reduce((sum, step) => sum + (step.minutes.low + step.minutes.likely + step.minutes.high) / 3, 0);
+  // The planner's minutes have the changes of set-up in them, which a sheet's steps have not.
+  const uses = { ...usesOfSteps(steps), [hands]: minutes };
   return {
     id: harvest.map(({ part }) => part).join(','),
     cents: Math.round(worth + savedCents - usedCents - minutes * rules.labourCentsPerMinute),
-    uses: { [hands]: minutes, ...(ofCertified > 0 && { [certified]: ofCertified }) },
+    uses,
     gives,
   };
 }

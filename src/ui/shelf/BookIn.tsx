@@ -5,12 +5,9 @@ import { boughtConditions } from '@/core/entities/entities';
 import type { Payloads } from '@/core/shop/facts';
 import type { Refusal } from '@/core/shared/outcome';
 import type { BuyableModel } from '@/services/shelf/readBuyable';
-import { Button } from '@/ui/base/Button';
-import { Dialog } from '@/ui/base/Dialog';
 import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
-import { RefusalAlert } from '@/ui/base/RefusalAlert';
-import { KeyLayer } from '@/ui/keys/KeysProvider';
+import { FormDialog } from '@/ui/forms/FormDialog';
 import { send } from '@/ui/server/send';
 import { readMoney } from '@/words/say/readMoney';
 import * as texts from '@/words/catalogue/stock';
@@ -49,8 +46,7 @@ export function BookIn({
   const own = all.find((one) => keyOf(one) === chosen) ?? first;
   // Once for this dialog: what is sent again after a lost answer is the same parts.
   const [ids] = useState(() => Array.from({ length: mostAtOnce }, () => [crypto.randomUUID(), crypto.randomUUID()]));
-  const book = async (form: FormData) => {
-    const given = (field: string) => String(form.get(field) ?? '').trim();
+  const book = async (given: (field: string) => string) => {
     const wrong = (field: string, says: string) => setRefusal({ reason: 'bad-input', values: { field, says } });
     const cents = readMoney(given('price'));
     const count = Number(given('count'));
@@ -82,74 +78,67 @@ export function BookIn({
     return onBooked(count);
   };
   return (
-    <KeyLayer>
-      <Dialog title={texts.bookInTitle()} onClose={onClose}>
-        <RefusalAlert refusal={refusal} />
-        <form
-          noValidate
-          onSubmit={(event) => {
-            event.preventDefault();
-            void book(new FormData(event.currentTarget));
-          }}
+    <FormDialog
+      title={texts.bookInTitle()}
+      refusal={refusal}
+      action={texts.bookIn()}
+      isEnabled={own !== undefined && !isBusy}
+      note={
+        <Box id={name} textStyle="note" color="inkMuted" mt="10px">
+          {texts.goesToGrade()}
+        </Box>
+      }
+      onGiven={(written) => void book(written)}
+      onClose={onClose}
+    >
+      <Field label={texts.whichPart()} isWide>
+        <Select
+          w="100%"
+          name="part"
+          autoFocus
+          value={own ? keyOf(own) : ''}
+          onChange={({ currentTarget: { value } }) => setChosen(value)}
         >
-          <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="14px">
-            <Field label={texts.whichPart()} isWide>
-              <Select
-                w="100%"
-                name="part"
-                autoFocus
-                value={own ? keyOf(own) : ''}
-                onChange={({ currentTarget: { value } }) => setChosen(value)}
-              >
-                {(models ?? []).map((model) => (
-                  <optgroup key={model.modelId} label={model.name}>
-                    {model.parts.map((part) => (
-                      <option key={part.partRef} value={`${model.modelId}/${part.partRef}`}>
-                        {part.name} · {model.name}
-                      </option>
-                    ))}
-                  </optgroup>
-                ))}
-              </Select>
-            </Field>
-            <Field label={texts.howMany()}>
-              <Input w="100%" name="count" inputMode="numeric" autoComplete="off" defaultValue="1" />
-            </Field>
-            <Field label={texts.priceEach()}>
-              <Input w="100%" name="price" inputMode="decimal" autoComplete="off" />
-            </Field>
-            <Field label={texts.fromWhom()} isWide>
-              <Input w="100%" name="supplier" maxLength={80} />
-            </Field>
-            <Field label={texts.condition()}>
-              <Select w="100%" name="condition">
-                {boughtConditions.map((condition) => (
-                  <option key={condition} value={condition}>
-                    {texts.conditionIs({ condition })}
-                  </option>
-                ))}
-              </Select>
-            </Field>
-            <Field label={texts.warrantyUntil()}>
-              <Input w="100%" name="warranty" type="date" />
-            </Field>
-            {own?.part.isAssembly && (
-              <Field label={texts.whatIsOnIt()} isWide>
-                <Select w="100%" name="whole" aria-describedby={name}>
-                  <option value="no">{texts.comesBare()}</option>
-                  <option value="yes">{texts.comesWhole()}</option>
-                </Select>
-              </Field>
-            )}
-          </Box>
-          <Box id={name} textStyle="note" color="inkMuted" mt="10px">
-            {texts.goesToGrade()}
-          </Box>
-          <Button type="submit" look="action" mt="14px" disabled={!own || isBusy}>
-            {texts.bookIn()}
-          </Button>
-        </form>
-      </Dialog>
-    </KeyLayer>
+          {(models ?? []).map((model) => (
+            <optgroup key={model.modelId} label={model.name}>
+              {model.parts.map((part) => (
+                <option key={part.partRef} value={`${model.modelId}/${part.partRef}`}>
+                  {part.name} · {model.name}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+        </Select>
+      </Field>
+      <Field label={texts.howMany()}>
+        <Input w="100%" name="count" inputMode="numeric" autoComplete="off" defaultValue="1" />
+      </Field>
+      <Field label={texts.priceEach()}>
+        <Input w="100%" name="price" inputMode="decimal" autoComplete="off" />
+      </Field>
+      <Field label={texts.fromWhom()} isWide>
+        <Input w="100%" name="supplier" maxLength={80} />
+      </Field>
+      <Field label={texts.condition()}>
+        <Select w="100%" name="condition">
+          {boughtConditions.map((condition) => (
+            <option key={condition} value={condition}>
+              {texts.conditionIs({ condition })}
+            </option>
+          ))}
+        </Select>
+      </Field>
+      <Field label={texts.warrantyUntil()}>
+        <Input w="100%" name="warranty" type="date" />
+      </Field>
+      {own?.part.isAssembly && (
+        <Field label={texts.whatIsOnIt()} isWide>
+          <Select w="100%" name="whole" aria-describedby={name}>
+            <option value="no">{texts.comesBare()}</option>
+            <option value="yes">{texts.comesWhole()}</option>
+          </Select>
+        </Field>
+      )}
+    </FormDialog>
   );
 }

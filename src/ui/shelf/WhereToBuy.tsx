@@ -6,14 +6,13 @@ import type { PurchaseOffer } from '@/core/matching/offers';
 import { saleGrades } from '@/core/shared/grades';
 import type { Refusal } from '@/core/shared/outcome';
 import { Button } from '@/ui/base/Button';
-import { Dialog } from '@/ui/base/Dialog';
 import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
 import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import { Row } from '@/ui/base/Row';
 import { Section } from '@/ui/base/Section';
 import { KeyButton } from '@/ui/keys/KeyButton';
-import { KeyLayer } from '@/ui/keys/KeysProvider';
+import { FormDialog } from '@/ui/forms/FormDialog';
 import { send } from '@/ui/server/send';
 import { money } from '@/words/format';
 import { readMoney } from '@/words/say/readMoney';
@@ -106,8 +105,7 @@ function NoteOffer({
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [isBusy, setBusy] = useState(false);
   const [id] = useState(() => crypto.randomUUID());
-  const note = async (form: FormData) => {
-    const given = (field: string) => String(form.get(field) ?? '').trim();
+  const note = async (given: (field: string) => string) => {
     const wrong = (field: string, says: string) => setRefusal({ reason: 'bad-input', values: { field, says } });
     const cents = readMoney(given('price'));
     const whole = (field: string, empty: number) => (given(field) === '' ? empty : Number(given(field)));
@@ -132,45 +130,36 @@ function NoteOffer({
     return onNoted();
   };
   return (
-    <KeyLayer>
-      <Dialog title={texts.offerFor({ name })} onClose={onClose}>
-        <RefusalAlert refusal={refusal} />
-        <form
-          noValidate
-          onSubmit={(event) => {
-            event.preventDefault();
-            void note(new FormData(event.currentTarget));
-          }}
-        >
-          <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="14px">
-            <Field label={texts.fromWhom()} isWide>
-              <Input w="100%" name="supplier" maxLength={80} autoFocus />
-            </Field>
-            <Field label={texts.priceEach()}>
-              <Input w="100%" name="price" inputMode="decimal" autoComplete="off" />
-            </Field>
-            <Field label={texts.gradeOfIt()}>
-              <Select w="100%" name="grade" defaultValue="B">
-                {saleGrades.map((grade) => (
-                  <option key={grade}>{grade}</option>
-                ))}
-              </Select>
-            </Field>
-            <Field label={texts.leadDays()}>
-              <Input w="100%" name="lead" inputMode="numeric" autoComplete="off" defaultValue="4" />
-            </Field>
-            <Field label={texts.warrantyDays()}>
-              <Input w="100%" name="warranty" inputMode="numeric" autoComplete="off" placeholder={texts.none()} />
-            </Field>
-            <Field label={texts.mostOfIt()}>
-              <Input w="100%" name="most" inputMode="numeric" autoComplete="off" placeholder={texts.noEnd()} />
-            </Field>
-          </Box>
-          <Button type="submit" look="action" mt="14px" disabled={isBusy}>
-            {texts.noteIt()}
-          </Button>
-        </form>
-      </Dialog>
-    </KeyLayer>
+    <FormDialog
+      title={texts.offerFor({ name })}
+      refusal={refusal}
+      action={texts.noteIt()}
+      isEnabled={!isBusy}
+      onGiven={(written) => void note(written)}
+      onClose={onClose}
+    >
+      <Field label={texts.fromWhom()} isWide>
+        <Input w="100%" name="supplier" maxLength={80} autoFocus />
+      </Field>
+      <Field label={texts.priceEach()}>
+        <Input w="100%" name="price" inputMode="decimal" autoComplete="off" />
+      </Field>
+      <Field label={texts.gradeOfIt()}>
+        <Select w="100%" name="grade" defaultValue="B">
+          {saleGrades.map((grade) => (
+            <option key={grade}>{grade}</option>
+          ))}
+        </Select>
+      </Field>
+      <Field label={texts.leadDays()}>
+        <Input w="100%" name="lead" inputMode="numeric" autoComplete="off" defaultValue="4" />
+      </Field>
+      <Field label={texts.warrantyDays()}>
+        <Input w="100%" name="warranty" inputMode="numeric" autoComplete="off" placeholder={texts.none()} />
+      </Field>
+      <Field label={texts.mostOfIt()}>
+        <Input w="100%" name="most" inputMode="numeric" autoComplete="off" placeholder={texts.noEnd()} />
+      </Field>
+    </FormDialog>
   );
 }

@@ -1,16 +1,12 @@
 'use client';
-import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { CustomerOrder } from '@/core/matching/orders';
 import { saleGrades } from '@/core/shared/grades';
 import type { Refusal } from '@/core/shared/outcome';
 import type { Sellable } from '@/services/match/readOrders';
-import { Button } from '@/ui/base/Button';
-import { Dialog } from '@/ui/base/Dialog';
 import { Field } from '@/ui/base/Field';
 import { Input, Select } from '@/ui/base/Input';
-import { RefusalAlert } from '@/ui/base/RefusalAlert';
-import { KeyLayer } from '@/ui/keys/KeysProvider';
+import { FormDialog } from '@/ui/forms/FormDialog';
 import { send } from '@/ui/server/send';
 import { readMoney } from '@/words/say/readMoney';
 import * as words from '@/words/catalogue/matchPlan';
@@ -29,8 +25,7 @@ export function NoteOrder({
   const [isBusy, setBusy] = useState(false);
   // One for this dialog: what is sent again after a lost answer is the same order.
   const [id] = useState(() => crypto.randomUUID());
-  const note = async (form: FormData) => {
-    const given = (field: string) => String(form.get(field) ?? '').trim();
+  const note = async (given: (field: string) => string) => {
     const wrong = (field: string, says: string) => setRefusal({ reason: 'bad-input', values: { field, says } });
     const of = sellable[Number(given('of'))];
     const count = Number(given('count'));
@@ -59,60 +54,51 @@ export function NoteOrder({
     return onNoted();
   };
   return (
-    <KeyLayer>
-      <Dialog title={words.noteOrder()} onClose={onClose}>
-        <RefusalAlert refusal={refusal} />
-        <form
-          noValidate
-          onSubmit={(event) => {
-            event.preventDefault();
-            void note(new FormData(event.currentTarget));
-          }}
-        >
-          <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="14px">
-            <Field label={words.customer()} isWide>
-              <Input w="100%" name="customer" maxLength={80} autoFocus />
-            </Field>
-            <Field label={words.ordered()} isWide>
-              <Select w="100%" name="of">
-                {sellable.map(({ modelId, variant, name }, at) => (
-                  <option key={`${modelId}/${variant}`} value={at}>
-                    {name}
-                  </option>
-                ))}
-              </Select>
-            </Field>
-            <Field label={words.orderCount()}>
-              <Input w="100%" name="count" inputMode="numeric" autoComplete="off" defaultValue="1" />
-            </Field>
-            <Field label={words.gradeOrBetter()}>
-              <Select w="100%" name="grade" defaultValue="B">
-                {saleGrades.map((grade) => (
-                  <option key={grade}>{grade}</option>
-                ))}
-              </Select>
-            </Field>
-            <Field label={words.dueOn()}>
-              <Input w="100%" name="due" type="date" />
-            </Field>
-            <Field label={words.mustBeMet()}>
-              <Select w="100%" name="firm">
-                <option value="no">{words.mayLack()}</option>
-                <option value="yes">{words.isFirm()}</option>
-              </Select>
-            </Field>
-            <Field label={words.extraEach()}>
-              <Input w="100%" name="extra" inputMode="decimal" autoComplete="off" />
-            </Field>
-            <Field label={words.missEach()}>
-              <Input w="100%" name="miss" inputMode="decimal" autoComplete="off" />
-            </Field>
-          </Box>
-          <Button type="submit" look="action" mt="14px" disabled={isBusy || sellable.length === 0}>
-            {words.noteIt()}
-          </Button>
-        </form>
-      </Dialog>
-    </KeyLayer>
+    <FormDialog
+      title={words.noteOrder()}
+      refusal={refusal}
+      action={words.noteIt()}
+      isEnabled={!isBusy && sellable.length > 0}
+      onGiven={(written) => void note(written)}
+      onClose={onClose}
+    >
+      <Field label={words.customer()} isWide>
+        <Input w="100%" name="customer" maxLength={80} autoFocus />
+      </Field>
+      <Field label={words.ordered()} isWide>
+        <Select w="100%" name="of">
+          {sellable.map(({ modelId, variant, name }, at) => (
+            <option key={`${modelId}/${variant}`} value={at}>
+              {name}
+            </option>
+          ))}
+        </Select>
+      </Field>
+      <Field label={words.orderCount()}>
+        <Input w="100%" name="count" inputMode="numeric" autoComplete="off" defaultValue="1" />
+      </Field>
+      <Field label={words.gradeOrBetter()}>
+        <Select w="100%" name="grade" defaultValue="B">
+          {saleGrades.map((grade) => (
+            <option key={grade}>{grade}</option>
+          ))}
+        </Select>
+      </Field>
+      <Field label={words.dueOn()}>
+        <Input w="100%" name="due" type="date" />
+      </Field>
+      <Field label={words.mustBeMet()}>
+        <Select w="100%" name="firm">
+          <option value="no">{words.mayLack()}</option>
+          <option value="yes">{words.isFirm()}</option>
+        </Select>
+      </Field>
+      <Field label={words.extraEach()}>
+        <Input w="100%" name="extra" inputMode="decimal" autoComplete="off" />
+      </Field>
+      <Field label={words.missEach()}>
+        <Input w="100%" name="miss" inputMode="decimal" autoComplete="off" />
+      </Field>
+    </FormDialog>
   );
 }
