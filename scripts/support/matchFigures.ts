@@ -1,6 +1,7 @@
 import { decode } from '@/core/matchPlan/decode';
 import { evaluate } from '@/core/matchPlan/evaluate';
-import { formulate, ownKinds, withWishesApart } from '@/core/matchPlan/formulate';
+import { ownKinds, withWishesApart } from '@/core/matchPlan/columns';
+import { formulate } from '@/core/matchPlan/formulate';
 import type { MatchProblem } from '@/core/matchPlan/problem';
 import { solvePlan, type Solver } from '@/core/matchPlan/solvePlan';
 import { unitByUnit } from '@/core/matchPlan/unitByUnit';

@@ -1,5 +1,6 @@
 import { grouped } from '@/core/shared/grouped';
-import { givesIt, kindOf, type Formulation, type PlacedSource } from './formulate';
+import { givesIt, kindOf, type PlacedSource } from './columns';
+import { type Formulation } from './formulate';
 import { matchPlanFormat, type Fill, type MatchPlan, type PlannedUnit } from './plan';
 import { centsOf, partFrom, rankOf, type Need } from './problem';
 

@@ -1,45 +1,21 @@
 import { saleGrades, type SaleGrade } from '@/core/shared/grades';
 import { grouped } from '@/core/shared/grouped';
-import { ModelWriter, type LinearModel } from './linearModel';
 import {
-  centsOf,
-  deadlinesOf,
-  movesTo,
-  partFrom,
-  rankOf,
-  type Build,
-  type Fate,
-  type Given,
-  type Level,
-  type MatchProblem,
-  type Need,
-  type Order,
-  type Source,
-  type UnitGroup,
-  type Uses,
-} from './problem';
-
-/** Units of a group that share a fate, by when. */
-export interface FateColumn {
-  readonly column: number;
-  readonly group: UnitGroup;
-  readonly fate: Fate;
-  readonly build: Build | null;
-  readonly level: Level | null;
-  /** Which of the deadlines. */
-  readonly by: number;
-}
-
-/** Parts from one source into slots of one kind, by when. */
-export interface SupplyColumn {
-  readonly column: number;
-  readonly kind: string;
-  readonly source: PlacedSource;
-  readonly by: number;
-}
-
-/** Of a donor's part, of which units it comes. */
-export type PlacedSource = Source & { readonly group: UnitGroup | null; readonly id: string };
+  type FateColumn,
+  type SupplyColumn,
+  type PlacedSource,
+  type Kind,
+  kindOf,
+  ownKinds,
+  withWishesApart,
+  fatesOf,
+  kindsOf,
+  suppliesOf,
+  sourcesOf,
+  givesIt,
+} from './columns';
+import { ModelWriter, type LinearModel } from './linearModel';
+import { deadlinesOf, movesTo, partFrom, rankOf, type MatchProblem, type Need, type Order, type Uses } from './problem';
 
 /** Units of one grade that go to an order. */
 export interface DeliveryColumn {
@@ -57,40 +33,6 @@ export interface Formulation {
   readonly supplies: readonly SupplyColumn[];
   readonly deliveries: readonly DeliveryColumn[];
   readonly missing: readonly { readonly column: number; readonly order: Order }[];
-}
-
-/** Slots of one kind take the same parts at the same costs. */
-export function kindOf(group: Pick<UnitGroup, 'id'>, need: Need, own: ReadonlySet<string>): string {
-  const moved = need.moves ? JSON.stringify(need.moves) : '';
-  return [need.of, moved, need.share, own.has(`${group.id}\n${need.slot}`) ? `${group.id}\n${need.slot}` : ''].join(
-    '\r',
-  );
-}
-
-/** Slots of single units whose part somebody wants, or does not want, from somewhere: they are kinds of their own. */
-export function ownKinds({ units, slotWishes }: MatchProblem): ReadonlySet<string> {
-  const groupOf = new Map(units.flatMap((group) => group.tags.map((tag) => [tag, group.id] as const)));
-  return new Set(slotWishes.map(({ tag, slot }) => `${groupOf.get(tag)}\n${slot}`));
-}
-
-/**
- * The units that somebody wishes something of, or of one of their slots, each in a group of its own.
- */
-export function withWishesApart(problem: MatchProblem): MatchProblem {
-  const named = new Set([
-    ...[...problem.wishes, ...problem.slotWishes].map(({ tag }) => tag),
-    ...problem.slotWishes.map(({ from }) => from),
-  ]);
-  if (named.size === 0) return problem;
-  const units = problem.units.flatMap((group) => {
-    const alone = group.tags.length < 2 ? [] : group.tags.filter((tag) => named.has(tag));
-    const rest = group.tags.filter((tag) => !alone.includes(tag));
-    return [
-      ...(rest.length > 0 ? [{ ...group, tags: rest }] : []),
-      ...alone.map((tag) => ({ ...group, id: `${group.id} ${tag}`, tags: [tag] })),
-    ];
-  });
-  return { ...problem, units };
 }
 
 /**
@@ -126,115 +68,6 @@ export function formulate(given: MatchProblem): Formulation {
     deliveries,
     missing,
   };
-}
-
-/** By which deadlines a build can be wanted: those of orders that it could meet, and the last. */
-function duesOf({ orders }: MatchProblem, build: Build, deadlines: readonly number[]): readonly number[] {
-  const last = deadlines.length - 1;
-  const wanted = orders
-    .filter(({ sellsAs, atLeast }) => sellsAs === build.sellsAs && rankOf(build.grade) <= rankOf(atLeast))
-    .map(({ days }) => (days === null ? last : deadlines.findIndex((day) => day >= days)))
-    .filter((by) => by >= 0);
-  return [...new Set([...wanted, last])];
-}
-
-function fatesOf(
-  writer: ModelWriter,
-  problem: MatchProblem,
-  group: UnitGroup,
-  deadlines: readonly number[],
-): readonly FateColumn[] {
-  const count = group.tags.length;
-  const made: FateColumn[] = [];
-  const add = (
-    fate: Fate,
-    gain: number,
-    by: number,
-    { build = null, level = null }: Partial<Pick<FateColumn, 'build' | 'level'>> = {},
-  ) => {
-    const name = [group.id, fate, build?.id ?? level?.id ?? '', by].join('|');
-    const column = writer.column({ name, gain, low: 0, high: count, isWhole: true });
-    made.push({ column, group, fate, build, level, by });
-  };
-  const last = deadlines.length - 1;
-  add('hold', 0, last);
-  if (group.asIs) add('as-is', group.asIs.cents, last);
-  if (group.recycle) add('recycle', group.recycle.cents, last);
-  for (const build of group.builds)
-    for (const by of duesOf(problem, build, deadlines)) add('build', build.cents, by, { build });
-  for (const level of group.levels) for (const [by] of deadlines.entries()) add('donor', level.cents, by, { level });
-  return made;
-}
-
-/** Slots of one kind: by which builds they come about, and what a part for them is. */
-interface Kind {
-  readonly key: string;
-  readonly need: Need;
-  readonly wanted: readonly { readonly fate: FateColumn; readonly rank: number }[];
-}
-
-function kindsOf(fates: readonly FateColumn[], own: ReadonlySet<string>): readonly Kind[] {
-  const kinds = new Map<string, { need: Need; wanted: { fate: FateColumn; rank: number }[] }>();
-  for (const fate of fates)
-    for (const need of fate.build?.needs ?? []) {
-      const key = kindOf(fate.group, need, own);
-      const kind = kinds.get(key) ?? { need, wanted: [] };
-      kinds.set(key, kind);
-      kind.wanted.push({ fate, rank: rankOf(need.atLeast) });
-    }
-  return [...kinds].map(([key, kind]) => ({ key, ...kind }));
-}
-
-/** All places that parts come from, by class. */
-export function sourcesOf({ lots, offers, units }: MatchProblem): readonly PlacedSource[] {
-  return [
-    ...lots.map((lot): PlacedSource => ({ is: 'lot', lot, group: null, id: lot.id })),
-    ...offers.map((offer): PlacedSource => ({ is: 'offer', offer, group: null, id: offer.id })),
-    ...units.flatMap((group) => {
-      // The same part on several levels is one source, as far as it comes out as well on each.
-      const given = new Map(
-        group.levels.flatMap(({ gives }) => gives.map((one) => [JSON.stringify(one), one] as const)),
-      );
-      return [...given.values()].map((one, at): PlacedSource => ({
-        is: 'donor',
-        given: one,
-        group,
-        id: `${group.id}/${one.slot}~${at}`,
-      }));
-    }),
-  ];
-}
-
-/** Whether a level gives just this. */
-export const givesIt = ({ gives }: Level, given: Given): boolean =>
-  gives.some((one) => one === given || JSON.stringify(one) === JSON.stringify(given));
-
-function suppliesOf(
-  writer: ModelWriter,
-  problem: MatchProblem,
-  kinds: readonly Kind[],
-  deadlines: readonly number[],
-): readonly SupplyColumn[] {
-  const sources = grouped(sourcesOf(problem), (source) => partFrom(source).of);
-  return kinds.flatMap(({ key, need, wanted }) => {
-    const dues = new Set(wanted.map(({ fate }) => fate.by));
-    const worst = Math.max(...wanted.map(({ rank }) => rank));
-    const fitting = (sources.get(need.of) ?? []).filter((source) => rankOf(partFrom(source).grade) <= worst);
-    return fitting.flatMap((source) =>
-      [...dues].flatMap((by): readonly SupplyColumn[] => {
-        if (source.is === 'offer' && source.offer.leadDays > (deadlines[by] as number)) return [];
-        const most =
-          source.is === 'lot'
-            ? source.lot.count
-            : source.is === 'offer'
-              ? (source.offer.most ?? Infinity)
-              : (source.group?.tags.length ?? 0);
-        const name = ['part', source.id, key.replaceAll(/[\r\n]/g, ' '), by].join('|');
-        const column = writer.column({ name, gain: -centsOf(source, need), low: 0, high: most, isWhole: true });
-        return [{ column, kind: key, source, by }];
-      }),
-    );
-  });
 }
 
 function everyUnitOnce(writer: ModelWriter, { units }: MatchProblem, fates: readonly FateColumn[]): void {
