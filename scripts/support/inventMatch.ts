@@ -176,3 +176,34 @@ export function inventMatch(chance: Chance, size: Size, isPlain = false): MatchP
       : [],
   };
 }
+
+/** The same, where now and then a lot is kept for one unit, or is still on its way, and something was accepted before. */
+export function withKept(chance: Chance, plan: MatchProblem): MatchProblem {
+  const tags = plan.units.flatMap((group) => group.tags);
+  // Parts that one unit could give to another.
+  const promises = plan.units.flatMap(({ tags: [from = ''], levels }) =>
+    (levels.at(-1)?.gives ?? []).flatMap(({ slot, of }) =>
+      plan.units
+        .filter((taker) => taker.tags[0] !== from && takes(taker, of))
+        .map(({ tags: [tag = ''] }) => ({ from, part: slot, tag })),
+    ),
+  );
+  const lots = plan.lots.map((lot) => {
+    const kept = chance.happens(0.2) ? { for: chance.pick(tags) } : {};
+    const coming = chance.happens(0.15) ? { coming: { chance: 0.7, failCents: 2 * lot.worthCents } } : {};
+    return { ...lot, ...kept, ...coming };
+  });
+  if (!chance.happens(0.5)) return { ...plan, lots };
+  return {
+    ...plan,
+    lots,
+    keeps: {
+      eachCents: whole(chance, 50, 3000) * (chance.happens(0.5) ? 10 : 1),
+      fates: tags.filter(() => chance.happens(0.4)).map((tag) => ({ tag, fate: chance.pick(['build', 'donor']) })),
+      parts: promises.length > 0 && chance.happens(0.7) ? [chance.pick(promises)] : [],
+    },
+  };
+}
+
+const takes = ({ builds }: UnitGroup, of: string): boolean =>
+  builds.some(({ needs }) => needs.some((need) => need.of === of));

@@ -1,6 +1,5 @@
 import { decode } from '@/core/matchPlan/decode';
 import { evaluate } from '@/core/matchPlan/evaluate';
-import { ownKinds, withWishesApart } from '@/core/matchPlan/columns';
 import { formulate } from '@/core/matchPlan/formulate';
 import type { MatchProblem } from '@/core/matchPlan/problem';
 import { solvePlan, type Solver } from '@/core/matchPlan/solvePlan';
@@ -60,7 +59,7 @@ function solve(problem: MatchProblem, solver: Solver) {
     seconds: mostSeconds,
     now: () => performance.now(),
   });
-  const plan = values && decode(formulation, values, ownKinds(withWishesApart(problem)));
+  const plan = values && decode(problem, formulation, values);
   const reckoned = plan ? evaluate(problem, plan) : { cents: 0, faults: [] };
   return { values, isProven, cents: reckoned.cents, faults: reckoned.faults.length };
 }

@@ -2,22 +2,42 @@ import { evaluate } from '@/core/matchPlan/evaluate';
 import { matchPlanFormat, type Fill, type MatchPlan, type PlannedUnit } from '@/core/matchPlan/plan';
 import { centsOf, deadlinesOf, rankOf, type MatchProblem, type UnitGroup } from '@/core/matchPlan/problem';
 
+interface Best {
+  readonly plan: MatchPlan;
+  readonly cents: number;
+  /** With what staying as it was accepted weighs. */
+  readonly weight: number;
+}
+
+/** What stays as it was accepted weighs so much. */
+export function keptCents({ keeps }: MatchProblem, { units }: MatchPlan): number {
+  if (!keeps) return 0;
+  const fates = keeps.fates.filter((kept) => units.some((unit) => unit.tag === kept.tag && unit.fate === kept.fate));
+  const parts = keeps.parts.filter((kept) =>
+    units.some(
+      ({ tag, fills }) => tag === kept.tag && fills.some((fill) => fill.from === kept.from && fill.part === kept.part),
+    ),
+  );
+  return keeps.eachCents * (fates.length + parts.length);
+}
+
 /**
  * The best plan of a small problem by trying every fate of every unit, every source of every slot, every deadline and every order:
  * slow, and nothing but that. null where none can be carried out.
  */
-export function bestByHand(problem: MatchProblem): { readonly plan: MatchPlan; readonly cents: number } | null {
+export function bestByHand(problem: MatchProblem): Best | null {
   const groups = problem.units.flatMap((group) => group.tags.map((tag) => ({ tag, group })));
   const days = deadlinesOf(problem);
   const last = days.at(-1) as number;
-  let best: { plan: MatchPlan; cents: number } | null = null;
+  let best: Best | null = null;
   const judge = (units: readonly PlannedUnit[]) => {
     const missing = problem.orders
       .map(({ id, count }) => ({ order: id, count: count - units.filter(({ order }) => order === id).length }))
       .filter(({ count }) => count > 0);
     const plan: MatchPlan = { format: matchPlanFormat, units, missing };
     const { cents, faults } = evaluate(problem, plan);
-    if (faults.length === 0 && (!best || cents > best.cents)) best = { plan, cents };
+    const weight = cents + keptCents(problem, plan);
+    if (faults.length === 0 && (!best || weight > best.weight)) best = { plan, cents, weight };
   };
 
   /** Every way to fill the slots of the builds that are chosen, one slot after the other. */
@@ -34,7 +54,12 @@ export function bestByHand(problem: MatchProblem): { readonly plan: MatchPlan; r
     const taken = (from: string, part?: string) =>
       units.reduce((sum, one) => sum + one.fills.filter((own) => own.from === from && own.part === part).length, 0);
     for (const lot of problem.lots)
-      if (lot.of === need.of && rankOf(lot.grade) <= rankOf(need.atLeast) && taken(lot.id) < lot.count)
+      if (
+        lot.of === need.of &&
+        rankOf(lot.grade) <= rankOf(need.atLeast) &&
+        taken(lot.id) < lot.count &&
+        (lot.for ?? unit.tag) === unit.tag
+      )
         put({ slot: need.slot, is: 'lot', from: lot.id, grade: lot.grade, cents: centsOf({ is: 'lot', lot }, need) });
     for (const offer of problem.offers)
       if (offer.of === need.of && rankOf(offer.grade) <= rankOf(need.atLeast) && taken(offer.id) < (offer.most ?? 99))

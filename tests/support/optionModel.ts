@@ -85,8 +85,10 @@ export function optionModel(problem: MatchProblem): LinearModel {
     };
     const fits = (of: string, grade: 'A' | 'B' | 'C' | 'D') => of === need.of && rankOf(grade) <= rankOf(need.atLeast);
     for (const lot of problem.lots)
-      if (fits(lot.of, lot.grade)) {
-        const column = put(lot.id, need.share * lot.worthCents, lot.brings);
+      if (fits(lot.of, lot.grade) && (lot.for === undefined || lot.for === tag)) {
+        const { chance, failCents } = lot.coming ?? { chance: 1, failCents: 0 };
+        const cents = chance * need.share * lot.worthCents + (1 - chance) * failCents;
+        const column = put(lot.id, cents, lot.brings);
         takenOf.set(lot.id, [...(takenOf.get(lot.id) ?? []), [column, 1]]);
       }
     for (const offer of problem.offers)
@@ -197,6 +199,21 @@ export function optionModel(problem: MatchProblem): LinearModel {
           [build, -1],
         ]);
   }
+  const { keeps } = problem;
+  const keep = (own: readonly number[]) => {
+    if (keeps)
+      row('kept', -Infinity, 0, [[choice('kept', keeps.eachCents), 1], ...own.map((one) => [one, -1] as const)]);
+  };
+  for (const { tag, fate } of keeps?.fates ?? [])
+    keep((fateOf.get(tag) ?? []).flatMap(([column, name]) => (name.startsWith(fate) ? [column] : [])));
+  for (const { from, part, tag } of keeps?.parts ?? [])
+    keep(
+      donated.flatMap((one) =>
+        one.tag === from && one.slot === part && into.some((own) => own.column === one.column && own.tag === tag)
+          ? [one.column]
+          : [],
+      ),
+    );
   return { columns, rows };
 }
 

@@ -7,6 +7,7 @@ import {
   type Build,
   type Fate,
   type Given,
+  type KeptPart,
   type Level,
   type MatchProblem,
   type Need,
@@ -44,19 +45,39 @@ export function kindOf(group: Pick<UnitGroup, 'id'>, need: Need, own: ReadonlySe
   );
 }
 
-/** Slots of single units whose part somebody wants, or does not want, from somewhere: they are kinds of their own. */
-export function ownKinds({ units, slotWishes }: MatchProblem): ReadonlySet<string> {
-  const groupOf = new Map(units.flatMap((group) => group.tags.map((tag) => [tag, group.id] as const)));
-  return new Set(slotWishes.map(({ tag, slot }) => `${groupOf.get(tag)}\n${slot}`));
+/**
+ * Slots of single units that are kinds of their own: somebody wants, or does not want, their part from somewhere, or one is kept or
+ * promised for them.
+ */
+export function ownKinds({ units, lots, slotWishes, keeps }: MatchProblem): ReadonlySet<string> {
+  const groupOf = new Map(units.flatMap((group) => group.tags.map((tag) => [tag, group] as const)));
+  const slotsFor = (tag: string, classes: ReadonlySet<string>) => {
+    const group = groupOf.get(tag);
+    const needs = group?.builds.flatMap((build) => build.needs) ?? [];
+    return needs.filter(({ of }) => classes.has(of)).map(({ slot }) => `${group?.id}\n${slot}`);
+  };
+  const givenBy = ({ from, part }: KeptPart) =>
+    new Set(
+      (groupOf.get(from)?.levels ?? []).flatMap(({ gives }) =>
+        gives.filter(({ slot }) => slot === part).map(({ of }) => of),
+      ),
+    );
+  return new Set([
+    ...slotWishes.map(({ tag, slot }) => `${groupOf.get(tag)?.id}\n${slot}`),
+    ...lots.flatMap((lot) => (lot.for === undefined ? [] : slotsFor(lot.for, new Set([lot.of])))),
+    ...(keeps?.parts ?? []).flatMap((kept) => slotsFor(kept.tag, givenBy(kept))),
+  ]);
 }
 
 /**
- * The units that somebody wishes something of, or of one of their slots, each in a group of its own.
+ * The units that somebody wishes something of, or of one of their slots, or that a part is kept for, each in a group of its own.
  */
 export function withWishesApart(problem: MatchProblem): MatchProblem {
   const named = new Set([
     ...[...problem.wishes, ...problem.slotWishes].map(({ tag }) => tag),
     ...problem.slotWishes.map(({ from }) => from),
+    ...problem.lots.flatMap((lot) => lot.for ?? []),
+    ...(problem.keeps?.parts ?? []).flatMap(({ tag, from }) => [tag, from]),
   ]);
   if (named.size === 0) return problem;
   const units = problem.units.flatMap((group) => {
@@ -159,11 +180,16 @@ export function suppliesOf(
 ): readonly SupplyColumn[] {
   const sources = grouped(sourcesOf(problem), (source) => partFrom(source).of);
   return kinds.flatMap(({ key, need, wanted }) => {
-    const dues = new Set(wanted.map(({ fate }) => fate.by));
-    const worst = Math.max(...wanted.map(({ rank }) => rank));
-    const fitting = (sources.get(need.of) ?? []).filter((source) => rankOf(partFrom(source).grade) <= worst);
-    return fitting.flatMap((source) =>
-      [...dues].flatMap((by): readonly SupplyColumn[] => {
+    const worstBy = new Map<number, number>();
+    for (const { fate, rank } of wanted) worstBy.set(fate.by, Math.max(rank, worstBy.get(fate.by) ?? 0));
+    // What is kept for a unit goes into slots of just that unit.
+    const isOpen = (source: PlacedSource) => {
+      const only = source.is === 'lot' ? source.lot.for : undefined;
+      return only === undefined || wanted.every(({ fate }) => fate.group.tags.includes(only));
+    };
+    return (sources.get(need.of) ?? []).filter(isOpen).flatMap((source) =>
+      [...worstBy].flatMap(([by, worst]): readonly SupplyColumn[] => {
+        if (rankOf(partFrom(source).grade) > worst) return [];
         if (source.is === 'offer' && source.offer.leadDays > (deadlines[by] as number)) return [];
         const most =
           source.is === 'lot'

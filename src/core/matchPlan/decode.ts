@@ -1,8 +1,8 @@
 import { grouped } from '@/core/shared/grouped';
-import { givesIt, kindOf, type PlacedSource } from './columns';
+import { givesIt, kindOf, ownKinds, withWishesApart, type FateColumn, type PlacedSource } from './columns';
 import { type Formulation } from './formulate';
 import { matchPlanFormat, type Fill, type MatchPlan, type PlannedUnit } from './plan';
-import { centsOf, partFrom, rankOf, type Need } from './problem';
+import { centsOf, partFrom, rankOf, type Keeps, type MatchProblem, type Need } from './problem';
 
 interface Being {
   readonly tag: string;
@@ -11,18 +11,16 @@ interface Being {
 
 /**
  * A solution of the integer programme as what becomes of every unit, by its tag: strict slots take first, each the worst part that
- * does for it, so that there is enough for all.
+ * does for it, so that there is enough for all. Of units that are alike, those keep their fate first that had it before.
  *
+ * @param formulation  of the problem
  * @param values  of the columns; whole up to the solver's tolerance
- * @param own  the slots that are kinds of their own: `ownKinds` of the problem
  */
-export function decode(formulation: Formulation, values: ArrayLike<number>, own: ReadonlySet<string>): MatchPlan {
+export function decode(problem: MatchProblem, formulation: Formulation, values: ArrayLike<number>): MatchPlan {
   const { fates, supplies, deliveries, missing, deadlines } = formulation;
+  const own = ownKinds(withWishesApart(problem));
   const whole = (column: number) => Math.round(values[column] as number);
-  const tagsLeft = new Map(fates.map(({ group }) => [group.id, [...group.tags]]));
-  const beings = fates.flatMap((fate, at) =>
-    (tagsLeft.get(fate.group.id) ?? []).splice(0, whole(fate.column)).map((tag): Being => ({ tag, at })),
-  );
+  const beings = beingsOf(fates, whole, problem.keeps);
   const fateOf = (being: Being) => fates[being.at] as (typeof fates)[number];
   // What each donor still has to give, those that are done first before the others.
   const giving = grouped(
@@ -96,4 +94,27 @@ export function decode(formulation: Formulation, values: ArrayLike<number>, own:
       .map(({ column, order }) => ({ order: order.id, count: whole(column) }))
       .filter(({ count }) => count > 0),
   };
+}
+
+/** Which of the units that are alike gets which fate: as many as the columns say, in two rounds. */
+function beingsOf(
+  fates: readonly FateColumn[],
+  whole: (column: number) => number,
+  keeps: Keeps | undefined,
+): readonly Being[] {
+  const before = new Map((keeps?.fates ?? []).map(({ tag, fate }) => [tag, fate]));
+  const left = new Map(fates.map(({ group }) => [group.id, [...group.tags]]));
+  const taken = fates.map((): string[] => []);
+  const take = (fate: FateColumn, at: number, isFit: (tag: string) => boolean) => {
+    const tags = left.get(fate.group.id) ?? [];
+    const some = tags.filter(isFit).slice(0, whole(fate.column) - (taken[at]?.length ?? 0));
+    taken[at]?.push(...some);
+    left.set(
+      fate.group.id,
+      tags.filter((tag) => !some.includes(tag)),
+    );
+  };
+  if (before.size > 0) for (const [at, fate] of fates.entries()) take(fate, at, (tag) => before.get(tag) === fate.fate);
+  for (const [at, fate] of fates.entries()) take(fate, at, () => true);
+  return taken.flatMap((tags, at) => tags.map((tag): Being => ({ tag, at })));
 }

@@ -43,7 +43,13 @@ export function drawPlan(problem: MatchProblem, plan: MatchPlan, chance: Chance)
       const given = givenOf.get(`${from}\n${part}`);
       if (is !== 'donor' || !need || !given) {
         const lot = problem.lots.find(({ id }) => id === from);
-        if (is === 'lot' && lot && need) cents += (need.share - Number(isSold)) * lot.worthCents;
+        if (is === 'lot' && lot && need) {
+          const { chance: sounds, failCents } = lot.coming ?? { chance: 1, failCents: 0 };
+          const comes = chance.happens(sounds);
+          hasAll &&= comes;
+          const costs = comes ? Number(isSold) * lot.worthCents : failCents;
+          cents += need.share * sounds * lot.worthCents + (1 - sounds) * failCents - costs;
+        }
         const offer = problem.offers.find(({ id }) => id === from);
         if (is === 'offer' && offer && need) cents += (need.share - Number(isSold)) * offer.worthCents;
         continue;
@@ -63,6 +69,7 @@ export function completesWith(problem: MatchProblem, plan: MatchPlan, tag: strin
   const groupOf = new Map(problem.units.flatMap((group) => group.tags.map((own) => [own, group] as const)));
   const unitOf = new Map(plan.units.map((unit) => [unit.tag, unit]));
   return (unitOf.get(tag)?.fills ?? []).reduce((product, { is, from, part }) => {
+    if (is === 'lot') return product * (problem.lots.find(({ id }) => id === from)?.coming?.chance ?? 1);
     if (is !== 'donor') return product;
     const donor = unitOf.get(from);
     const level = groupOf.get(from)?.levels.find(({ id }) => id === donor?.way);

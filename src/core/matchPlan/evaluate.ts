@@ -29,6 +29,7 @@ export interface PlanFault {
     | 'does-not-fit'
     | 'too-bad'
     | 'runs-out'
+    | 'kept-for-another'
     | 'part-late'
     | 'given-twice'
     | 'donor-late'
@@ -113,6 +114,8 @@ export function evaluate(problem: MatchProblem, plan: MatchPlan): Evaluation {
       for (const { uses } of movesTo(need, part)) use(uses, byDays);
       if (source.is === 'lot' && count(`lot ${source.lot.id}`) > source.lot.count)
         faults.push({ is: 'runs-out', of: source.lot.id });
+      if (source.is === 'lot' && source.lot.for !== undefined && source.lot.for !== tag)
+        faults.push({ is: 'kept-for-another', of: source.lot.id });
       if (source.is === 'offer') {
         if (count(`offer ${source.offer.id}`) > (source.offer.most ?? Infinity))
           faults.push({ is: 'runs-out', of: source.offer.id });

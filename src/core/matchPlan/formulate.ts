@@ -60,6 +60,7 @@ export function formulate(given: MatchProblem): Formulation {
   fallingPrices(writer, problem, fates);
   reservesKept(writer, problem, supplies);
   wishesKept(writer, problem, fates, supplies, own);
+  acceptedKept(writer, problem, fates, kinds, supplies);
   return {
     model: { columns: writer.columns, rows: writer.rows },
     deadlines,
@@ -93,13 +94,20 @@ function everySlotFilled(
     for (const by of deadlines.keys()) {
       if (!dues.has(by)) continue;
       const due = wanted.filter(({ fate }) => fate.by === by);
+      const worst = Math.max(...due.map((one) => one.rank));
       for (const rank of new Set(due.map((one) => one.rank)))
-        writer.row(`slot|${key.replaceAll(/[\r\n]/g, ' ')}|${saleGrades[rank]}|${by}`, 0, Infinity, [
-          ...(of.get(key) ?? [])
-            .filter((one) => one.by === by && rankOf(partFrom(one.source).grade) <= rank)
-            .map(({ column }) => [column, 1] as const),
-          ...due.filter((one) => one.rank <= rank).map(({ fate }) => [fate.column, -1] as const),
-        ]);
+        // Each slot takes one part and no more: a part that weighs more than it costs is not taken for nothing.
+        writer.row(
+          `slot|${key.replaceAll(/[\r\n]/g, ' ')}|${saleGrades[rank]}|${by}`,
+          0,
+          rank === worst ? 0 : Infinity,
+          [
+            ...(of.get(key) ?? [])
+              .filter((one) => one.by === by && rankOf(partFrom(one.source).grade) <= rank)
+              .map(({ column }) => [column, 1] as const),
+            ...due.filter((one) => one.rank <= rank).map(({ fate }) => [fate.column, -1] as const),
+          ],
+        );
     }
   }
 }
@@ -274,5 +282,39 @@ function wishesKept(
     // Pinned: if it is built at all, then with that part in that slot.
     if (is === 'forbidden') writer.row(`slot-wish|${at}`, 0, 0, terms);
     else writer.row(`slot-wish|${at}`, 0, Infinity, [...terms, ...builds.map(({ column }) => [column, -1] as const)]);
+  }
+}
+
+/** Counts what stays as it was accepted: as much as there is, since it weighs something. */
+function acceptedKept(
+  writer: ModelWriter,
+  { keeps, units }: MatchProblem,
+  fates: readonly FateColumn[],
+  kinds: readonly Kind[],
+  supplies: readonly SupplyColumn[],
+): void {
+  if (!keeps) return;
+  const keep = (name: string, most: number, columns: readonly { readonly column: number }[]) => {
+    // Whole by itself: the lesser of two whole numbers.
+    const column = writer.column({ name, gain: keeps.eachCents, low: 0, high: most, isWhole: false });
+    writer.row(name, -Infinity, 0, [[column, 1], ...columns.map((one) => [one.column, -1] as const)]);
+  };
+  const columnsOf = grouped(fates, ({ group, fate }) => `${group.id}|${fate}`);
+  for (const { id, tags } of units) {
+    const own = keeps.fates.filter(({ tag }) => tags.includes(tag));
+    for (const [fate, some] of grouped(own, (one) => one.fate))
+      keep(`kept|${id}|${fate}`, some.length, columnsOf.get(`${id}|${fate}`) ?? []);
+  }
+  const kindsOfUnit = (tag: string) =>
+    new Set(
+      kinds.filter(({ wanted }) => wanted.every(({ fate }) => fate.group.tags.includes(tag))).map(({ key }) => key),
+    );
+  for (const { from, part, tag } of keeps.parts) {
+    const own = kindsOfUnit(tag);
+    const into = supplies.filter(
+      ({ kind, source }) =>
+        own.has(kind) && source.is === 'donor' && source.given.slot === part && source.group?.tags.includes(from),
+    );
+    keep(`kept|${from}|${part}|${tag}`, 1, into);
   }
 }

@@ -22,7 +22,16 @@ export function judgeProblem(problem: MatchProblem): Outcome<MatchProblem> {
     if (again !== undefined) return refuse('match-invalid', { place, fault: again });
   }
   const known = new Set(tags);
-  const stranger = [...problem.wishes, ...problem.slotWishes].find(({ tag }) => !known.has(tag));
-  if (stranger) return refuse('match-invalid', { place: 'wishes', fault: stranger.tag });
+  const { keeps = { fates: [], parts: [] } } = problem;
+  const named = [
+    ['wishes', [...problem.wishes, ...problem.slotWishes].map(({ tag }) => tag)],
+    ['lots', lots.flatMap((lot) => lot.for ?? [])],
+    ['keeps', [...keeps.fates, ...keeps.parts].map(({ tag }) => tag)],
+    ['keeps', keeps.parts.map(({ from }) => from)],
+  ] as const;
+  for (const [place, some] of named) {
+    const stranger = some.find((tag) => !known.has(tag));
+    if (stranger !== undefined) return refuse('match-invalid', { place, fault: stranger });
+  }
   return accept(problem);
 }

@@ -85,6 +85,10 @@ export interface Lot {
   /** What one of them brings by itself. */
   readonly worthCents: number;
   readonly brings?: Brings;
+  /** Tag of the unit that they are kept for: no other gets them. */
+  readonly for?: string;
+  /** Still on its way out of a unit: that it comes out sound, and what it costs a build that counts on it when it does not. */
+  readonly coming?: { readonly chance: number; readonly failCents: number };
 }
 
 /** What can be bought. */
@@ -151,6 +155,23 @@ export interface SlotWish {
   readonly is: 'pinned' | 'forbidden';
 }
 
+/**
+ * What was accepted before, and is given up only for more than so much each: fates of units, and parts of donors that were promised
+ * to units. It weighs which plan is chosen and is no money.
+ */
+export interface Keeps {
+  readonly eachCents: number;
+  readonly fates: readonly { readonly tag: string; readonly fate: Fate }[];
+  readonly parts: readonly KeptPart[];
+}
+
+/** A part of a donor, by its slot there, that goes to a unit. */
+export interface KeptPart {
+  readonly from: string;
+  readonly part: string;
+  readonly tag: string;
+}
+
 /** Everything that the plan is made from, as plain data: docs/formats/match-problem.md. Money in whole cents. */
 export interface MatchProblem {
   readonly format: typeof matchProblemFormat;
@@ -166,6 +187,7 @@ export interface MatchProblem {
   readonly reserves: readonly Reserve[];
   readonly wishes: readonly Wish[];
   readonly slotWishes: readonly SlotWish[];
+  readonly keeps?: Keeps;
 }
 
 export const rankOf = (grade: SaleGrade): number => saleGrades.indexOf(grade);
@@ -192,7 +214,10 @@ export function movesTo({ moves }: Pick<Need, 'moves'>, { brings }: Pick<Lot, 'b
  */
 export function centsOf(source: Source, need: Pick<Need, 'moves' | 'share'>): number {
   const moved = movesTo(need, partFrom(source)).reduce((sum, { cents }) => sum + cents, 0);
-  if (source.is === 'lot') return Math.round(need.share * source.lot.worthCents + moved);
+  if (source.is === 'lot') {
+    const { worthCents, coming = { chance: 1, failCents: 0 } } = source.lot;
+    return Math.round(need.share * coming.chance * worthCents + (1 - coming.chance) * coming.failCents + moved);
+  }
   if (source.is === 'offer') return Math.round(source.offer.cents - (1 - need.share) * source.offer.worthCents + moved);
   const { chance, worthCents, failCents } = source.given;
   return Math.round(need.share * chance * worthCents + (1 - chance) * failCents + moved);

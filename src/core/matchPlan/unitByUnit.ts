@@ -22,18 +22,15 @@ export function unitByUnit(problem: MatchProblem): MatchPlan {
     ...problem.offers.map(({ id, most }) => [id, most ?? Infinity] as const),
   ]);
   const minutes = new Map(problem.resources.map((own) => [own.id, own.minutes]));
-  const bestOf = (group: UnitGroup) =>
-    choicesOf(problem, group, left)
+  const bestOf = (group: UnitGroup, tag: string) =>
+    choicesOf(problem, group, tag, left)
       .filter(({ uses }) => Object.entries(uses).every(([id, taken]) => taken <= (minutes.get(id) ?? Infinity)))
       .reduce((top, one) => (one.cents > top.cents ? one : top));
   const units = problem.units
-    .flatMap((group) => {
-      const { cents } = bestOf(group);
-      return group.tags.map((tag) => ({ tag, group, cents }));
-    })
+    .flatMap((group) => group.tags.map((tag) => ({ tag, group, cents: bestOf(group, tag).cents })))
     .sort((a, b) => b.cents - a.cents || (a.tag < b.tag ? -1 : 1))
     .map(({ tag, group }): PlannedUnit => {
-      const { fate, way, sellsAt, fills, uses } = bestOf(group);
+      const { fate, way, sellsAt, fills, uses } = bestOf(group, tag);
       for (const { from } of fills) left.set(from, (left.get(from) ?? 0) - 1);
       for (const [id, taken] of Object.entries(uses)) minutes.set(id, (minutes.get(id) ?? Infinity) - taken);
       return {
@@ -55,18 +52,28 @@ interface Choice extends Pick<PlannedUnit, 'way' | 'sellsAt'> {
   readonly fills: readonly Fill[];
 }
 
-function choicesOf(problem: MatchProblem, group: UnitGroup, left: ReadonlyMap<string, number>): readonly Choice[] {
+function choicesOf(
+  problem: MatchProblem,
+  group: UnitGroup,
+  tag: string,
+  left: ReadonlyMap<string, number>,
+): readonly Choice[] {
   return [
     { fate: 'hold', cents: 0, uses: {}, fills: [] },
     ...(group.asIs ? [{ fate: 'as-is' as const, cents: group.asIs.cents, uses: group.asIs.uses, fills: [] }] : []),
     ...(group.recycle ? [{ fate: 'recycle' as const, cents: group.recycle.cents, uses: {}, fills: [] }] : []),
     ...group.levels.map(({ id, cents, uses }) => ({ fate: 'donor' as const, way: id, cents, uses, fills: [] })),
-    ...group.builds.flatMap((build) => filled(problem, build, left) ?? []),
+    ...group.builds.flatMap((build) => filled(problem, build, tag, left) ?? []),
   ];
 }
 
 /** A build with the cheapest part in every slot; null where one of them stays empty. */
-function filled({ lots, offers }: MatchProblem, build: Build, left: ReadonlyMap<string, number>): Choice | null {
+function filled(
+  { lots, offers }: MatchProblem,
+  build: Build,
+  tag: string,
+  left: ReadonlyMap<string, number>,
+): Choice | null {
   const taken = new Map<string, number>();
   const isLeft = (id: string) => (left.get(id) ?? 0) > (taken.get(id) ?? 0);
   const fills: Fill[] = [];
@@ -74,7 +81,7 @@ function filled({ lots, offers }: MatchProblem, build: Build, left: ReadonlyMap<
     const fits = (of: string, grade: Build['grade']) => of === need.of && rankOf(grade) <= rankOf(need.atLeast);
     const found: readonly Fill[] = [
       ...lots
-        .filter(({ id, of, grade }) => fits(of, grade) && isLeft(id))
+        .filter((lot) => fits(lot.of, lot.grade) && isLeft(lot.id) && (lot.for === undefined || lot.for === tag))
         .map((lot) => fillOf(need, { is: 'lot', lot }, lot.id, lot.grade)),
       ...offers
         .filter(({ id, of, grade }) => fits(of, grade) && isLeft(id))

@@ -1,6 +1,5 @@
 import { decode } from '@/core/matchPlan/decode';
 import { evaluate } from '@/core/matchPlan/evaluate';
-import { ownKinds, withWishesApart } from '@/core/matchPlan/columns';
 import { formulate } from '@/core/matchPlan/formulate';
 import type { MatchPlan } from '@/core/matchPlan/plan';
 import type { MatchProblem, Uses } from '@/core/matchPlan/problem';
@@ -37,7 +36,7 @@ export async function solveProblem(problem: MatchProblem, seconds: number, watch
   const taken = (performance.now() - began) / 1000;
   if (!values)
     return { plan: null, cents: 0, boundCents: 0, isProven: false, isImpossible, minutes: {}, seconds: taken };
-  const plan = decode(formulation, values, ownKinds(withWishesApart(problem)));
+  const plan = decode(problem, formulation, values);
   const { cents, faults, minutes } = evaluate(problem, plan);
   if (faults.length > 0)
     throw new Error(`the plan cannot be carried out: ${faults.map(({ is, of }) => `${is} ${of}`).join('; ')}`);
