@@ -77,6 +77,7 @@ export interface UnitRow {
   sheet: SheetState | null;
   timer: Unit['timer'];
   assigned: Unit['assigned'];
+  promised: Unit['promised'];
   fitted: Unit['fitted'];
   proof: Unit['proof'];
   sale_grade: Unit['saleGrade'];
@@ -309,6 +310,14 @@ export interface PurchaseOfferRow {
   made_by: string;
   made_at: Date;
   ended_at: Date | null;
+}
+
+export interface PartReserveRow {
+  interchange: string;
+  at_least: SaleGrade;
+  count: number;
+  set_by: string;
+  set_at: Date;
 }
 
 export interface BenchWaitRow {
@@ -578,6 +587,7 @@ export const columns = {
     'sheet',
     'timer',
     'assigned',
+    'promised',
     'fitted',
     'proof',
     'sale_grade',
@@ -719,6 +729,7 @@ export const columns = {
     'made_at',
     'closed_at',
   ] satisfies (keyof CustomerOrderRow)[],
+  part_reserves: ['interchange', 'at_least', 'count', 'set_by', 'set_at'] satisfies (keyof PartReserveRow)[],
   purchase_offers: [
     'id',
     'interchange',

@@ -21,6 +21,7 @@ const newer = {
   classLimits: startingHouseRules.classLimits,
   fixtures: startingHouseRules.fixtures,
   selling: startingHouseRules.selling,
+  manyAlike: startingHouseRules.manyAlike,
   label: startingHouseRules.label,
   sessions: startingHouseRules.sessions,
 };

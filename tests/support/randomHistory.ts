@@ -187,6 +187,11 @@ export class RandomHistory {
       case 'triage':
         return this.triage(unit, model);
       case 'teardown':
+        if (unit.sheet === null && chance.happens(0.3)) {
+          const parts = [{ part: chance.pick(model.parts).id, for: 'U-00003' }];
+          return { type: 'parts-promised', subjectId, payload: { parts } };
+        }
+        return this.sheet(unit, model);
       case 'rebuild':
         return this.sheet(unit, model);
       case 'match':

@@ -83,6 +83,7 @@ export const rightPayloads: { readonly [T in PostedFactType]: Payloads[T] } = {
   'cell-taken-off': {},
   'part-handed-over': { to: 'Harbour Recycling' },
   'part-scrapped': { because: 'no room' },
+  'parts-promised': { parts: [{ part: 'display', for: 'U-00012' }] },
   'part-assigned': { slot: 'display', partId: aThingId },
   'part-released': { slot: 'display' },
   'unit-matched': {},

@@ -168,6 +168,8 @@ export interface Unit extends Versioned {
   /** Slot → part id. */
   readonly assigned: Readonly<Record<string, string>>;
   readonly fitted: Readonly<Record<string, string>>;
+  /** Of a donor: tags of the units that get its parts, by the parts. */
+  readonly promised: Readonly<Record<string, string>>;
   readonly proof: Readonly<Partial<Record<DeviceTest, TestResult>>>;
   readonly saleGrade: SaleGrade | null;
   readonly shipment: string | null;
@@ -216,7 +218,10 @@ export interface Part extends Versioned {
   /** Also of a part that was set aside for a unit, until somebody fetched it. */
   readonly bin: string | null;
   readonly assignedTo: string | null;
-  /** For whom or what it is kept: present on a reserved part. A unit's tag lets that unit have it. */
+  /**
+   * For whom or what it is kept: present on a reserved part, and on one that was promised before it came out. A unit's tag lets that
+   * unit have it.
+   */
   readonly reservedFor?: string;
   /** Since when it lies on the shelf, ISO in UTC; of a cell, since it was last topped up there. */
   readonly storedAt?: string;

@@ -37,6 +37,7 @@ export type RuleId =
   | `schools.${SchoolId}`
   | `fixtures.${FixtureKind}`
   | `selling.${keyof HouseRules['selling']}`
+  | `manyAlike.${keyof HouseRules['manyAlike']}`
   | `sessions.${keyof HouseRules['sessions']}`
   | `label.${keyof HouseRules['label']}`
   | `gradingLimits.${MeasuredAttribute}.${keyof Limits}`
@@ -133,6 +134,8 @@ export const ruleFields: readonly RuleField[] = [
   { id: 'recycleCents', section: 'money', kind: money },
   { id: 'selling.feeShare', section: 'money', kind: share },
   { id: 'selling.perUnitCents', section: 'money', kind: money },
+  { id: 'manyAlike.after', section: 'money', kind: { is: 'number', isNullable: true } },
+  { id: 'manyAlike.lessShare', section: 'money', kind: share },
   { id: 'monthlyLoss', section: 'money', kind: share },
   { id: 'surplusShare', section: 'money', kind: share },
   { id: 'toolChangeMinutes', section: 'times', kind: minutes },

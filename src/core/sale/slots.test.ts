@@ -6,7 +6,7 @@ const unit = { configuration: 'standard', tests: {}, marks: [] } as const;
 const wanted = (given: object, model = phone) =>
   slotNeeds(model, { ...unit, ...given })
     .filter(({ isNeeded }) => isNeeded)
-    .map(({ part, because }) => `${part.id}: ${because?.is === 'test-failed' ? because.test : because?.finding}`);
+    .map(({ part, because }) => `${part.id}: ${because ? Object.values(because)[1] : ''}`);
 
 describe('slotNeeds', () => {
   test.each([
@@ -19,6 +19,15 @@ describe('slotNeeds', () => {
     [{ tests: { 'account-lock': 'fault' } }, []],
   ])('%j asks for %j', (given, parts) => {
     expect(wanted(given)).toEqual(parts);
+  });
+
+  test('a part that works only together with another goes out with it, whichever of the two is bad', () => {
+    const parts = phone.parts.map((part) => (part.id === 'board' ? { ...part, boundTo: 'display' } : part));
+    const bound = { ...phone, parts };
+    const [board, display] = ['board', 'display'].map((id) => parts.find((part) => part.id === id)?.name);
+    expect(wanted({ tests: { picture: 'fault' } }, bound)).toEqual(['display: picture', `board: ${display}`]);
+    expect(wanted({ tests: { starts: 'fault' } }, bound)).toEqual([`display: ${board}`, 'board: starts']);
+    expect(wanted({ tests: { sound: 'fault' } }, bound)).toEqual(['speaker: sound']);
   });
 
   test('a dent lowers the look of the housing and asks for nothing', () => {

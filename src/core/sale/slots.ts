@@ -1,5 +1,6 @@
 import type { Part, Unit } from '@/core/entities/entities';
 import { capIn } from '@/core/findings/partHarm';
+import { boundPartner } from '@/core/procedure/boundPartner';
 import { getModelPart, slotsOf, type Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
 import type { DeviceTest, Finding, PartCategory } from '@/core/procedure/vocabulary';
@@ -32,7 +33,10 @@ export const usualGrade = 'B';
 
 /** What speaks against a unit's own part. */
 export type SlotReason =
-  { readonly is: 'test-failed'; readonly test: DeviceTest } | { readonly is: 'found'; readonly finding: Finding };
+  | { readonly is: 'test-failed'; readonly test: DeviceTest }
+  | { readonly is: 'found'; readonly finding: Finding }
+  /** It works only together with a part that another takes the place of. */
+  | { readonly is: 'bound'; readonly to: string };
 
 /** A place of a unit that is to be built, what its own part is worth, and whether another one is needed. */
 export interface SlotNeed {
@@ -46,7 +50,7 @@ export type SlotUnit = Pick<Unit, 'configuration' | 'tests' | 'marks'> & Partial
 
 /** What every slot of a unit needs, judged from its tests and from what was found on it. */
 export function slotNeeds(model: Model, unit: SlotUnit): readonly SlotNeed[] {
-  return slotsOf(model, unit.configuration).map((part): SlotNeed => {
+  const needs = slotsOf(model, unit.configuration).map((part): SlotNeed => {
     const test = (Object.keys(unit.tests) as DeviceTest[]).find(
       (entry) => unit.tests[entry] === 'fault' && suspects[entry].includes(part.category),
     );
@@ -59,6 +63,12 @@ export function slotNeeds(model: Model, unit: SlotUnit): readonly SlotNeed[] {
       isNeeded: ownGrade === 'X',
       because: cap && ownGrade === cap.grade && ownGrade !== usualGrade ? { is: 'found', finding: cap.finding } : null,
     };
+  });
+  const bad = new Map(needs.filter(({ isNeeded }) => isNeeded).map(({ part }) => [part.id, part.name]));
+  return needs.map((need) => {
+    const partner = need.isNeeded ? null : boundPartner(model, need.part.id);
+    const to = partner === null ? undefined : bad.get(partner);
+    return to === undefined ? need : { ...need, ownGrade: 'X', isNeeded: true, because: { is: 'bound', to } };
   });
 }
 

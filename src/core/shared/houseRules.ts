@@ -72,6 +72,11 @@ export interface HouseRules extends GradingRules {
   readonly missingTools: readonly string[];
   /** How many there are of each; null when they never run out. */
   readonly fixtures: Readonly<Record<FixtureKind, number | null>>;
+  /**
+   * Many of the same sell for less: of one model, variant and grade, each beyond so many in one plan brings so much of its price less, and each
+   * beyond as many again as much less once more; null where any number sells at its price.
+   */
+  readonly manyAlike: { readonly after: number | null; readonly lessShare: number };
   /** What is lost of a sale: a share of the price, and packing and post of each unit. */
   readonly selling: { readonly feeShare: number; readonly perUnitCents: number };
   /** When a sign-in is over: after so long without a press, and so long after it began. */
@@ -129,6 +134,7 @@ export const startingHouseRules: HouseRules = {
   missingTools: [],
   ...startingGradingRules,
   fixtures: { clamp: null, 'hot plate': null, charger: null, analyser: null },
+  manyAlike: { after: null, lessShare: 0.03 },
   selling: { feeShare: 0, perUnitCents: 0 },
   sessions: { idleMinutes: 240, longestHours: 14 },
   label: { widthMm: 70, heightMm: 36 },

@@ -362,6 +362,8 @@ export interface MessageValues<Piece> {
   'refusals.gateNotPassed': { tag: Piece };
   'refusals.readingsMissing': { attribute: Piece };
   'refusals.partTaken': { tag: Piece };
+  'refusals.boundElsewhere': { tag: Piece; other: Piece };
+  'refusals.boundAlone': { tag: Piece; slot: Piece; partner: Piece };
   'refusals.partReserved': { tag: Piece; for: Piece };
   'refusals.partPicked': { tag: Piece };
   'refusals.noCell': { tag: Piece };

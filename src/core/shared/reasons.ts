@@ -74,6 +74,8 @@ export const reasons = [
   'readings-missing',
   'part-taken',
   'part-reserved',
+  'bound-elsewhere',
+  'bound-alone',
   'part-picked',
   'no-cell',
   'cell-on-already',

@@ -36,6 +36,7 @@ const stagesOf: Readonly<Partial<Record<PostedFactType, readonly UnitStage[]>>> 
   'gate-judged': atBench,
   'part-assigned': ['match'],
   'part-released': ['match'],
+  'parts-promised': ['teardown'],
   'unit-matched': ['match'],
   'proof-noted': ['prove'],
   'unit-proven': ['prove'],

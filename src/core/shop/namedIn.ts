@@ -10,6 +10,8 @@ export interface NamedIn {
   readonly part?: string;
   readonly slot?: string;
   readonly face?: string;
+  /** Parts that are promised, in their order. */
+  readonly promised?: readonly string[];
 }
 
 /** A fact with the names of what it speaks of. */
@@ -33,11 +35,13 @@ export function namedIn(model: Model | undefined, payload: object): NamedIn {
   const partRef = textIn(payload, 'partRef');
   const slot = textIn(payload, 'slot');
   const face = 'mark' in payload ? textIn(payload.mark, 'face') : undefined;
+  const promised: readonly unknown[] = 'parts' in payload && Array.isArray(payload.parts) ? payload.parts : [];
   const partName = (id: string) => model?.parts.find((part) => part.id === id)?.name ?? id;
   return {
     ...(stepId && { step: stepName(model, stepId) }),
     ...(partRef && { part: partName(partRef) }),
     ...(slot && { slot: partName(slot) }),
+    ...(promised.length > 0 && { promised: promised.map((own) => partName(textIn(own, 'part') ?? '')) }),
     ...(face && { face: model?.faces.find(({ id }) => id === face)?.name ?? face }),
   };
 }

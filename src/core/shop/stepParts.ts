@@ -84,6 +84,7 @@ function freshPart(
     (sheet.findings.some((finding) => findingRules[finding].cellPlace === 'hazard') ||
       trouble?.defectCode === 'cell-bent');
   const limiting = isHazard ? 'hazard' : isBroken ? state : null;
+  const promisedTo = limiting === null ? unit.promised[partRef] : undefined;
   return {
     id: partId,
     tag: tag ?? '…',
@@ -101,6 +102,7 @@ function freshPart(
     assignedTo: null,
     isDataCleared: data !== true || unit.isWiped,
     carries,
+    ...(promisedTo !== undefined && { reservedFor: promisedTo }),
     ...(singleUse && { reuse: reuseOf(modelPart) }),
     findings: hitsOf(model, modelPart, withFindings(unit, sheet.findings)),
     version: 0,

@@ -5,7 +5,7 @@ import { fillFactParts } from './fillFactParts';
 import { fillModelCards } from './fillModelCards';
 import * as factNames from './factNames';
 import * as instruments from './instruments';
-import { customerOrders, purchaseOffers } from './orders';
+import { customerOrders, partReserves, promisedParts, purchaseOffers } from './orders';
 import * as shelf from './shelf';
 import * as sessions from './sessions';
 import * as tables from './tables';
@@ -314,4 +314,15 @@ export const migrations: readonly Migration[] = [
   { name: '109_bought_parts', up: shelf.boughtParts },
   { name: '110_customer_orders', up: (db) => customerOrders(db.schema) },
   { name: '111_purchase_offers', up: (db) => purchaseOffers(db.schema) },
+  {
+    name: '112_many_alike',
+    up: (db) =>
+      db('house_rules').update({
+        rules: db.raw(`json_insert(rules, '$.manyAlike', json_compact(?))`, [
+          JSON.stringify({ after: null, lessShare: 0.03 }),
+        ]),
+      }),
+  },
+  { name: '113_part_reserves', up: (db) => partReserves(db.schema) },
+  { name: '114_promised_parts', up: (db) => promisedParts(db.schema) },
 ];

@@ -19,6 +19,22 @@ export const customerOrders = (schema: Knex.SchemaBuilder) =>
     table.index(['closed_at']);
   });
 
+/** Parts of a class that stay on the shelf whatever a plan could make of them. */
+export const partReserves = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('part_reserves', (table) => {
+    table.specificType('interchange', 'varchar(60) character set ascii collate ascii_bin').primary();
+    table.specificType('at_least', 'char(1) character set ascii collate ascii_bin').notNullable();
+    table.integer('count').unsigned().notNullable();
+    table.specificType('set_by', 'char(36) character set ascii collate ascii_bin').notNullable();
+    table.specificType('set_at', 'datetime(3)').notNullable();
+  });
+
+/** Parts of a donor that are promised to other units. */
+export const promisedParts = (schema: Knex.SchemaBuilder) =>
+  schema.alterTable('units', (table) => {
+    table.json('promised').notNullable().defaultTo('{}');
+  });
+
 /** Where parts can be bought. */
 export const purchaseOffers = (schema: Knex.SchemaBuilder) =>
   schema.createTable('purchase_offers', (table) => {

@@ -89,6 +89,7 @@ describe('parseFact', () => {
     ['step-done', { stepId: '../etc' }, 'stepId'],
     ['part-trouble', { state: 'sound' }, 'state'],
     ['part-shelved', { bin: 'somewhere' }, 'bin'],
+    ['parts-promised', { parts: [{ part: 'display', for: 'Fern & Bell' }] }, 'parts.0.for'],
     ['part-graded', { verdict: { grade: 'A', limiting: 'x', rules: 1 } }, 'verdict'],
     ['unit-sent', { shipment: 'S-1' }, 'shipment'],
     ['sheet-started', { keeping: 'pocket' }, 'keeping'],

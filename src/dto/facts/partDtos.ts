@@ -1,5 +1,7 @@
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
@@ -203,6 +205,22 @@ export class PartAssignedDto implements Omit<Payloads['part-assigned'], never> {
 
   @IsUUID()
   partId!: string;
+}
+
+class PromisedPartDto {
+  @Length(1, 60)
+  part!: string;
+
+  @Matches(/^U-\d{4,9}$/, { message: 'it must be the tag of a unit, like U-0744' })
+  for!: string;
+}
+
+export class PartsPromisedDto implements Omit<Payloads['parts-promised'], never> {
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => PromisedPartDto)
+  parts!: PromisedPartDto[];
 }
 
 export class PartReleasedDto implements Omit<Payloads['part-released'], never> {

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Part, Unit } from '@/core/entities/entities';
 import { slotNeeds } from '@/core/sale/slots';
+import { withPartner } from '@/core/matching/boundParts';
 import { isOffered, rankForSlot } from '@/core/matching/rankForSlot';
 import { bestOnShelf, gradesHeld, predictSale } from '@/core/sale/predictSale';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
@@ -245,14 +246,20 @@ function MatchOneUnit({
             model,
             unit,
             need.part.id,
-            shop.parts.filter((part) => isOffered(part, unit)),
+            withPartner(
+              model,
+              unit,
+              need.part.id,
+              shop.parts.filter((part) => isOffered(part, unit)),
+              (id) => partOf.get(id),
+            ),
             { held, shelf },
             rules,
             // An outline does not say what moves.
             (!isLoading && movesOf) || undefined,
           )
         : [],
-    [model, unit, need, shop.parts, held, shelf, rules, movesOf, isLoading],
+    [model, unit, need, shop.parts, held, shelf, rules, movesOf, isLoading, partOf],
   );
   const assign = (partId: string) => {
     if (!need) return;

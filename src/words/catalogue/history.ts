@@ -1,6 +1,6 @@
 // Made from words/en/history.json by `npm run words`. Change it there.
 import { l, plural, select, type Text } from '@/words/runtime';
-import { capital, minutes, money, number, stopwatch, tenths } from '@/words/format';
+import { capital, list, minutes, money, number, stopwatch, tenths } from '@/words/format';
 
 export const parcelMade = (d: { code: Text }) => l`Parcel received: ${d.code}`;
 export const linesExpected = (d: { fileName: Text; count: number }) => l`List imported: ${d.fileName}, ${plural(d.count, 0, { "one": l`${number(d.count)} line`, "other": l`${number(d.count)} lines` })}`;
@@ -43,6 +43,8 @@ export const cellTakenOff = () => l`Cell taken off its charger`;
 export const cellToppedUp = (d: { volt: Text }) => l`Cell looked after: rests at ${d.volt} V`;
 export const partHandedOver = (d: { to: Text }) => l`Handed over to ${d.to}`;
 export const partScrapped = (d: { because: Text }) => l`Scrapped: ${d.because}`;
+export const partsPromised = (d: { count: number; parts: readonly string[] }) => l`${plural(d.count, 0, { "0": l`No part promised any more`, "one": l`A part promised: ${list(d.parts)}`, "other": l`Parts promised: ${list(d.parts)}` })}`;
+export const promisedPart = (d: { part: Text; for: Text }) => l`${d.part} for ${d.for}`;
 export const partAssigned = (d: { slot: Text }) => l`Part reserved for ${d.slot}`;
 export const partReleased = (d: { slot: Text }) => l`Part for ${d.slot} put back`;
 export const unitMatched = () => l`Matched`;

@@ -115,6 +115,7 @@ export const conductiveFoil = () => l`conductive foil`;
 export const cableInItsChannel = () => l`cable in its channel`;
 export const threadedCable = () => l`threaded cable`;
 export const cap = () => l`cap`;
+export const boundTo = (d: { partner: Text }) => l`it works only with the ${d.partner} it came with`;
 export const testFailed = (d: { test: Text }) => l`test failed: ${d.test}`;
 export const viewer = () => l`viewer`;
 export const technician = () => l`technician`;

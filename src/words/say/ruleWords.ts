@@ -45,6 +45,8 @@ const named: Readonly<Record<Exclude<RuleId | RuleRowId, Grading>, RuleWords>> =
   'sessions.longestHours': { name: words.longestHours(), says: words.longestHoursSays() },
   'selling.feeShare': { name: words.sellingFee(), says: words.sellingFeeSays() },
   'selling.perUnitCents': { name: words.sellingUnit(), says: words.sellingUnitSays() },
+  'manyAlike.after': { name: words.manyAlikeAfter(), says: words.manyAlikeAfterSays() },
+  'manyAlike.lessShare': { name: words.manyAlikeLess(), says: words.manyAlikeLessSays() },
   'fixtures.clamp': { name: words.clamps(), says: words.fixtureSays() },
   'fixtures.hot plate': { name: words.hotPlates(), says: words.fixtureSays() },
   'fixtures.charger': { name: words.chargers(), says: words.fixtureSays() },

@@ -122,6 +122,11 @@ export const factSentences: { readonly [T in FactType]: (payload: Payloads[T], n
   'part-handed-over': words.partHandedOver,
   'part-assigned': (_, { slot }) => words.partAssigned({ slot }),
   'part-released': (_, { slot }) => words.partReleased({ slot }),
+  'parts-promised': ({ parts }, { promised = [] }) =>
+    words.partsPromised({
+      count: parts.length,
+      parts: parts.map((own, at) => words.promisedPart({ part: promised[at] ?? own.part, for: own.for })),
+    }),
   'unit-matched': words.unitMatched,
   'proof-noted': (noted) => sayTest(noted, true),
   'unit-proven': words.unitProven,

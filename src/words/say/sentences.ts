@@ -70,6 +70,8 @@ export const sentences: Readonly<Record<Reason, (values: never) => string>> = {
   'readings-missing': words.readingsMissing,
   'part-taken': words.partTaken,
   'part-reserved': words.partReserved,
+  'bound-elsewhere': words.boundElsewhere,
+  'bound-alone': words.boundAlone,
   'part-picked': words.partPicked,
   'no-cell': words.noCell,
   'cell-on-already': words.cellOnAlready,

@@ -151,6 +151,7 @@ export const dockFacts = {
         timer: null,
         assigned: {},
         fitted: {},
+        promised: {},
         proof: {},
         saleGrade: null,
         shipment: null,

@@ -17,7 +17,7 @@ export const mendFacts = {
       if (Object.keys(unit.assigned).length > 0) return refuse('has-begun', { tag, what: 'assigned' });
       if (sheet && sheet.doneStepIds.length > 0) return refuse('has-begun', { tag, what: 'sheet' });
       const open = { stage: 'triage', disposition: null, apartPlace: null, sheet: null, timer: null } as const;
-      return accept([unitChange(unit, { ...unit, ...open, proof: {}, saleGrade: null })]);
+      return accept([unitChange(unit, { ...unit, ...open, promised: {}, proof: {}, saleGrade: null })]);
     }),
   }),
 

@@ -110,9 +110,11 @@ export const partFacts = {
       const bin = place === part.place && lies ? part.bin : null;
       const asked = verdict ? { readings, plusMinus } : askedOnly(part, by.value, readings, plusMinus);
       // A second look was at the grade before; what is graded is off its charger.
-      const { plusMinus: _, secondLook: __, conditioning: ___, ...others } = part;
+      const { plusMinus: _, secondLook: __, conditioning: ___, reservedFor, ...others } = part;
+      // Scrap is kept for nobody.
+      const kept = place !== 'scrap' && reservedFor !== undefined && { reservedFor };
       const spreads = Object.keys(asked.plusMinus).length > 0 && { plusMinus: asked.plusMinus };
-      const after = { ...others, ...spreads, ...(cell && { cell }), readings: asked.readings };
+      const after = { ...others, ...kept, ...spreads, ...(cell && { cell }), readings: asked.readings };
       return accept([partChange(part, { ...after, grade, limiting, place, bin })]);
     }),
   }),

@@ -8,7 +8,7 @@ import { partChange } from '../world';
 
 /** Shelf: put away, kept for somebody, fetched, missed at a count, or gone for good. */
 export const shelfFacts = {
-  /** Into a bin: from the hand, from another bin, or found again. What was reserved stays so. */
+  /** Into a bin: from the hand, from another bin, or found again. What was reserved stays so, and what was promised is. */
   'part-shelved': define<{ readonly bin: string }>({
     subject: 'part',
     saidBy: 'technician',
@@ -16,7 +16,8 @@ export const shelfFacts = {
     effect: on(partIn('to-shelve', 'shelf', 'reserved', 'lost'), (part, { at, payload: { bin } }) => {
       if (!part.isDataCleared) return refuse('data-bearing', { tag: part.tag });
       if (stocked.includes(part.place)) return accept([partChange(part, { ...offCharger(part), bin })]);
-      return accept([partChange(part, { ...offCharger(part), place: 'shelf', bin, storedAt: at })]);
+      const place = part.reservedFor === undefined ? 'shelf' : 'reserved';
+      return accept([partChange(part, { ...offCharger(part), place, bin, storedAt: at })]);
     }),
   }),
 
