@@ -24,6 +24,7 @@ const larger: Partial<Readonly<Record<Route, Limit>>> = {
   'POST /api/drafts': { ...usual, most: 5 * mb },
   'PUT /api/drafts/[id]': { ...usual, most: 5 * mb },
   'POST /api/match-plan/without': { ...usual, most: 12 * mb },
+  'POST /api/match-plan/more': { ...usual, most: 12 * mb },
   'POST /api/lost-serials': { ...usual, most: 2 * mb },
   'POST /api/manifest/import': table,
   'POST /api/manifest/preview': table,

@@ -29,7 +29,7 @@ interface Planned {
   }[];
 }
 
-const plain = { days: 7, hours: null, wishes: [], slotWishes: [] };
+const plain = { days: 7, hours: null, certifiedHours: null, isAnew: false, wishes: [], slotWishes: [] };
 
 /** Asks for a plan as the page does. */
 const planOf = (page: Page, asked: object = plain) =>

@@ -33,6 +33,15 @@ export interface Formulation {
   readonly supplies: readonly SupplyColumn[];
   readonly deliveries: readonly DeliveryColumn[];
   readonly missing: readonly { readonly column: number; readonly order: Order }[];
+  readonly kinds: readonly Kind[];
+  /** Rows that say that slots of a kind are filled, and that units become something. */
+  readonly slotRows: readonly {
+    readonly row: number;
+    readonly kind: string;
+    readonly rank: number;
+    readonly by: number;
+  }[];
+  readonly unitRows: readonly { readonly row: number; readonly group: string }[];
 }
 
 /**
@@ -52,8 +61,8 @@ export function formulate(given: MatchProblem): Formulation {
   const fates = problem.units.flatMap((group) => fatesOf(writer, problem, group, deadlines));
   const kinds = kindsOf(fates, own);
   const supplies = suppliesOf(writer, problem, kinds, deadlines);
-  everyUnitOnce(writer, problem, fates);
-  everySlotFilled(writer, kinds, supplies, deadlines);
+  const unitRows = everyUnitOnce(writer, problem, fates);
+  const slotRows = everySlotFilled(writer, kinds, supplies, deadlines);
   noMoreThanThereIs(writer, problem, fates, supplies, deadlines);
   withinMinutes(writer, problem, fates, kinds, supplies, deadlines);
   const { deliveries, missing } = ordersMet(writer, problem, fates, deadlines);
@@ -68,18 +77,28 @@ export function formulate(given: MatchProblem): Formulation {
     supplies,
     deliveries,
     missing,
+    kinds,
+    slotRows,
+    unitRows,
   };
 }
 
-function everyUnitOnce(writer: ModelWriter, { units }: MatchProblem, fates: readonly FateColumn[]): void {
+function everyUnitOnce(
+  writer: ModelWriter,
+  { units }: MatchProblem,
+  fates: readonly FateColumn[],
+): Formulation['unitRows'] {
   const of = grouped(fates, ({ group }) => group.id);
-  for (const { id, tags } of units)
+  return units.map(({ id, tags }) => {
+    const row = writer.rows.length;
     writer.row(
       `unit|${id}`,
       tags.length,
       tags.length,
       (of.get(id) ?? []).map(({ column }) => [column, 1]),
     );
+    return { row, group: id };
+  });
 }
 
 function everySlotFilled(
@@ -87,7 +106,8 @@ function everySlotFilled(
   kinds: readonly Kind[],
   supplies: readonly SupplyColumn[],
   deadlines: readonly number[],
-): void {
+): Formulation['slotRows'] {
+  const rows: Formulation['slotRows'][number][] = [];
   const of = grouped(supplies, ({ kind }) => kind);
   for (const { key, wanted } of kinds) {
     const dues = new Set(wanted.map(({ fate }) => fate.by));
@@ -95,21 +115,20 @@ function everySlotFilled(
       if (!dues.has(by)) continue;
       const due = wanted.filter(({ fate }) => fate.by === by);
       const worst = Math.max(...due.map((one) => one.rank));
-      for (const rank of new Set(due.map((one) => one.rank)))
+      for (const rank of new Set(due.map((one) => one.rank))) {
+        const name = `slot|${key.replaceAll(/[\r\n]/g, ' ')}|${saleGrades[rank]}|${by}`;
+        rows.push({ row: writer.rows.length, kind: key, rank, by });
         // Each slot takes one part and no more: a part that weighs more than it costs is not taken for nothing.
-        writer.row(
-          `slot|${key.replaceAll(/[\r\n]/g, ' ')}|${saleGrades[rank]}|${by}`,
-          0,
-          rank === worst ? 0 : Infinity,
-          [
-            ...(of.get(key) ?? [])
-              .filter((one) => one.by === by && rankOf(partFrom(one.source).grade) <= rank)
-              .map(({ column }) => [column, 1] as const),
-            ...due.filter((one) => one.rank <= rank).map(({ fate }) => [fate.column, -1] as const),
-          ],
-        );
+        writer.row(name, 0, rank === worst ? 0 : Infinity, [
+          ...(of.get(key) ?? [])
+            .filter((one) => one.by === by && rankOf(partFrom(one.source).grade) <= rank)
+            .map(({ column }) => [column, 1] as const),
+          ...due.filter((one) => one.rank <= rank).map(({ fate }) => [fate.column, -1] as const),
+        ]);
+      }
     }
   }
+  return rows;
 }
 
 function noMoreThanThereIs(

@@ -10,6 +10,8 @@ export interface Solved {
   readonly bound: number;
   /** Of a relaxed model: what one more of each column would change. */
   readonly reduced: Float64Array | null;
+  /** Of a relaxed model: what one more of each row's bound is worth; a column's reduced cost is its gain less those of its rows. */
+  readonly duals: Float64Array | null;
 }
 
 export interface SolveHow {

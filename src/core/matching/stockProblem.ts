@@ -1,73 +1,65 @@
+import type { Disposition } from '@/core/entities/stages';
 import type { Unit } from '@/core/entities/entities';
-import { matchProblemFormat, type Lot, type MatchProblem, type Offer, type UnitGroup } from '@/core/matchPlan/problem';
+import {
+  matchProblemFormat,
+  type Keeps,
+  type Lot,
+  type MatchProblem,
+  type Offer,
+  type UnitGroup,
+} from '@/core/matchPlan/problem';
 import { getModelPart, modelAmong, slotsOf, type Model } from '@/core/procedure/model';
 import type { ModelPart } from '@/core/procedure/parts';
-import { offerOfPlan, type PurchaseOffer } from './offers';
 import { boughtGrade } from '@/core/sale/predictSale';
 import { slotNeeds } from '@/core/sale/slots';
-import type { Grade, SaleGrade } from '@/core/shared/grades';
+import type { SaleGrade } from '@/core/shared/grades';
 import { grouped } from '@/core/shared/grouped';
-import type { HouseRules } from '@/core/shared/houseRules';
+import { fixtureKinds, type HouseRules } from '@/core/shared/houseRules';
 import { plainSerial } from '@/core/shared/serials';
 import { priceOfPart, worthToday } from '@/core/teardown/worth/partWorth';
-import { knowledgeFor, type ShopKnowledge } from '@/core/triage/knowledge';
-import { mustKeepApart, valueAsIs } from '@/core/triage/proposeDisposition';
-import { fallbackCents, planBuild } from '@/core/triage/valueBuild';
-import { planHarvest } from '@/core/triage/valueDonor';
+import { knowledgeFor } from '@/core/triage/knowledge';
+import { mustKeepApart, valueDispositions } from '@/core/triage/proposeDisposition';
+import { fallbackCents } from '@/core/triage/valueBuild';
+import { acceptedBefore, keptLots, lapsedPromises, type Lapsed } from './accepted';
+import { fallingPrices } from './fallingPrices';
+import type { MatchStock } from './matchStock';
+import { offerOfPlan } from './offers';
 import { waysAsDonor } from './waysAsDonor';
-import { certified, hands, waysToBuild } from './waysToBuild';
-
-/** Parts on the shelf that nobody reserved, by what makes one worth as much as another. */
-export interface StockLine {
-  readonly interchange: string;
-  readonly grade: SaleGrade;
-  readonly count: number;
-  /** Of assemblies that bring something. */
-  readonly whole?: { readonly modelId: string; readonly carries: readonly string[] };
-}
-
-/** What the shop has, and what it knows, when a plan is made. */
-export interface MatchStock {
-  /** Units that are still free to become anything: identified at Triage, builds without a sheet, donors that nobody began. */
-  readonly units: readonly Unit[];
-  /** At the shop's prices. */
-  readonly models: readonly Model[];
-  readonly stock: readonly StockLine[];
-  readonly knowledge: ShopKnowledge;
-  /** Grades of parts that are set aside already, by their ids. */
-  readonly gradeOf: Readonly<Record<string, Grade>>;
-  /** Where parts can be bought; a class without one is bought at the house's factor. */
-  readonly offers: readonly PurchaseOffer[];
-  /** Serials that were reported lost, in plain letters. */
-  readonly lost: ReadonlySet<string>;
-}
+import { certified, hands, partsOfPair, waysToBuild } from './waysToBuild';
 
 /** What a lead says beside: how long, how many minutes, what was ordered, what may be bought when. */
-export interface MatchTerms extends Pick<
-  MatchProblem,
-  'horizonDays' | 'orders' | 'falls' | 'reserves' | 'wishes' | 'slotWishes'
-> {
+export interface MatchTerms extends Pick<MatchProblem, 'horizonDays' | 'orders' | 'wishes' | 'slotWishes'> {
   /** Minutes of anybody, and of certified people, until the horizon; null where they never run out. */
   readonly handsMinutes: number | null;
   readonly certifiedMinutes: number | null;
   /** How long what is bought takes. */
   readonly purchaseDays: number;
+  /** Whatever was accepted before. */
+  readonly isAnew: boolean;
 }
 
 export const plainTerms: MatchTerms = {
   horizonDays: 7,
   orders: [],
-  falls: [],
-  reserves: [],
   wishes: [],
   slotWishes: [],
   handsMinutes: null,
   certifiedMinutes: null,
   purchaseDays: 4,
+  isAnew: false,
 };
 
+/** Hours of a day in which somebody is there to put something on a fixture. */
+const fixtureHours = 8;
+
 /** What of a problem follows from the stock alone, whatever is wished of the plan. */
-export type StockGround = Pick<MatchProblem, 'units' | 'lots' | 'offers'>;
+export interface StockGround extends Pick<MatchProblem, 'units' | 'lots' | 'offers' | 'falls' | 'reserves'> {
+  readonly keeps: Keeps;
+  /** What Triage would propose by itself, by the tag of each unit that is not decided. */
+  readonly proposed: Readonly<Record<string, Disposition>>;
+  /** What was promised or kept and no longer holds. */
+  readonly lapsed: readonly Lapsed[];
+}
 
 /**
  * What a shop's live stock can become, with the very numbers that Triage, the planner and the bench go by: prices and
@@ -94,6 +86,7 @@ export function stockGround(stock: MatchStock, purchaseDays: number, rules: Hous
       (part.valueCents?.[boughtGrade] ?? partsOf.get(interchange)?.valueCents?.[boughtGrade] ?? 0) *
         rules.purchaseFactor,
     );
+  const proposed: Record<string, Disposition> = {};
   const groups = kinds.flatMap((alike): readonly UnitGroup[] => {
     const [first] = alike;
     if (!first) return [];
@@ -104,30 +97,30 @@ export function stockGround(stock: MatchStock, purchaseDays: number, rules: Hous
     const id = tags[0] as string;
     // What money does not decide stays where it is.
     if (mustKeepApart(subject)) return [{ id, tags, asIs: null, recycle: null, builds: [], levels: [] }];
-    const asIs = valueAsIs(model, unit, known, rules);
+    const { valued, harvest, build } = valueDispositions(model, subject, known, rules);
+    const asIs = valued.find(({ disposition }) => disposition === 'as-is');
     const held = heldGrades(unit, stock.gradeOf);
-    const harvest = planHarvest(model, unit, known, rules);
-    const plan = planBuild(model, unit, known, rules);
+    for (const own of alike)
+      if (own.unit.disposition === null && valued[0]) proposed[own.unit.tag] = valued[0].disposition;
     return [
       {
         id,
         tags,
-        asIs: asIs.isPossible ? { cents: asIs.cents, uses: {} } : null,
+        asIs: asIs?.isPossible ? { cents: asIs.cents, uses: {} } : null,
         recycle: { cents: -rules.recycleCents },
-        builds: waysToBuild(model, unit, held, known, rules, plan ? fallbackCents(plan, harvest) : 0),
+        builds: waysToBuild(model, unit, held, known, rules, build ? fallbackCents(build, harvest) : 0),
         levels: waysAsDonor(model, unit, known, wanted, buyCents, rules),
       },
     ];
   });
   const needed = new Set(groups.flatMap(({ builds }) => builds.flatMap(({ needs }) => needs.map(({ of }) => of))));
-  const worthOf = (part: ModelPart | undefined, grade: SaleGrade) =>
-    part && priceOfPart(part, rules.gradeMix) !== undefined
-      ? worthToday(
-          part.valueCents?.[grade] ?? 0,
-          knowledge.known.market[part.interchange] ?? { stock: 0, usedPerMonth: null },
-          rules,
-        )
-      : 0;
+  const worthOf = (of: string, grade: SaleGrade) =>
+    partsOfPair(of).reduce((sum, interchange) => {
+      const part = partsOf.get(interchange);
+      const market = knowledge.known.market[interchange] ?? { stock: 0, usedPerMonth: null };
+      const isPriced = part && priceOfPart(part, rules.gradeMix) !== undefined;
+      return sum + (isPriced ? worthToday(part.valueCents?.[grade] ?? 0, market, rules) : 0);
+    }, 0);
   const lots = stock.stock
     .filter(({ interchange }) => needed.has(interchange))
     .map(({ interchange, grade, count, whole }): Lot => {
@@ -137,34 +130,54 @@ export function stockGround(stock: MatchStock, purchaseDays: number, rules: Hous
         of: interchange,
         grade,
         count,
-        worthCents: worthOf(partsOf.get(interchange), grade),
+        worthCents: worthOf(interchange, grade),
         ...(brings && { brings }),
       };
     });
   const noted = grouped(stock.offers, ({ interchange }) => interchange);
   const offers = [...needed].flatMap((of): readonly Offer[] => {
     const part = partsOf.get(of);
-    const own = (noted.get(of) ?? []).map((offer) => offerOfPlan(offer, worthOf(part, offer.grade)));
+    const own = (noted.get(of) ?? []).map((offer) => offerOfPlan(offer, worthOf(of, offer.grade)));
     if (own.length > 0) return own;
     const cents = part ? buyCents(of, part) : 0;
     if (cents === 0) return [];
-    const worthCents = worthOf(part, boughtGrade);
+    const worthCents = worthOf(of, boughtGrade);
     return [{ id: `buy ${of}`, of, grade: boughtGrade, cents, worthCents, most: null, leadDays: purchaseDays }];
   });
-  return { units: groups, lots, offers };
+  const free = new Set(groups.flatMap(({ tags }) => tags));
+  const kept = keptLots(stock, free, buyCents).filter(({ of }) => needed.has(of));
+  return {
+    units: groups,
+    lots: [...lots, ...kept.map((own) => ({ ...own, worthCents: worthOf(own.of, own.grade) }))],
+    offers,
+    falls: fallingPrices(units, rules),
+    reserves: stock.reserves.filter(({ of }) => needed.has(of)),
+    keeps: acceptedBefore(stock.units, free, rules),
+    proposed,
+    lapsed: lapsedPromises(stock, groups),
+  };
 }
 
 /** The match problem of a stock, with what is wished of the plan. */
-export function stockProblem(ground: StockGround, terms: MatchTerms): MatchProblem {
-  const { handsMinutes, certifiedMinutes, purchaseDays: _, ...wished } = terms;
+export function stockProblem(
+  { keeps, proposed: _, lapsed: __, ...ground }: StockGround,
+  terms: MatchTerms,
+  { fixtures }: Pick<HouseRules, 'fixtures'>,
+): MatchProblem {
+  const { handsMinutes, certifiedMinutes, purchaseDays: ___, isAnew, ...wished } = terms;
   return {
     format: matchProblemFormat,
     resources: [
       ...(handsMinutes === null ? [] : [{ id: hands, minutes: handsMinutes }]),
       ...(certifiedMinutes === null ? [] : [{ id: certified, minutes: certifiedMinutes }]),
+      ...fixtureKinds.flatMap((id) => {
+        const count = fixtures[id];
+        return count === null ? [] : [{ id, minutes: count * terms.horizonDays * fixtureHours * 60 }];
+      }),
     ],
     ...ground,
     ...wished,
+    ...(!isAnew && keeps.fates.length + keeps.parts.length > 0 && { keeps }),
   };
 }
 

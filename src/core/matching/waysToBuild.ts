@@ -2,7 +2,7 @@ import type { Build, MovedPart, Need } from '@/core/matchPlan/problem';
 import { boundPartner } from '@/core/procedure/boundPartner';
 import type { Model } from '@/core/procedure/model';
 import { saleGrades, worstGrade, type Grade, type SaleGrade } from '@/core/shared/grades';
-import type { HouseRules } from '@/core/shared/houseRules';
+import { fixtureKinds, type HouseRules } from '@/core/shared/houseRules';
 import { sellingCosts } from '@/core/sale/sellingCosts';
 import { slotNeeds, type SlotNeed } from '@/core/sale/slots';
 import { sheetOf } from '@/core/sheet/sheetOf';
@@ -17,11 +17,18 @@ import { meanPrice, openTests, pricesAround } from '@/core/triage/valueBuild';
 export const hands = 'hands';
 export const certified = 'certified';
 
-/** Minutes of a sheet by who may work them. */
-export function usesOfSteps(steps: readonly Pick<SheetStep, 'minutes' | 'needsCertificate'>[]) {
+/** Minutes of a sheet by who may work them, and by the fixtures that waits are on. */
+export function usesOfSteps(steps: readonly Pick<SheetStep, 'minutes' | 'needsCertificate' | 'wait'>[]) {
   const minutes = (own: typeof steps) => own.reduce((sum, step) => sum + meanMinutes(step.minutes), 0);
   const ofCertified = minutes(steps.filter(({ needsCertificate }) => needsCertificate));
-  return { [hands]: minutes(steps), ...(ofCertified > 0 && { [certified]: ofCertified }) };
+  const waits: Record<string, number> = {};
+  for (const { wait } of steps) if (wait) waits[wait.fixture] = (waits[wait.fixture] ?? 0) + wait.minutes;
+  const onFixtures = fixtureKinds.flatMap((kind) => (waits[kind] ? [[kind, waits[kind]] as const] : []));
+  return {
+    [hands]: minutes(steps),
+    ...(ofCertified > 0 && { [certified]: ofCertified }),
+    ...Object.fromEntries(onFixtures),
+  };
 }
 
 /** Slots that another part goes into when the unit is to sell at a grade: what is needed anyhow, and what looks worse than that. */

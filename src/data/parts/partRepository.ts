@@ -89,6 +89,14 @@ export async function oldestOnShelf(db: Knex, kinds: readonly ShelfKind[], most:
   return found.sort(byTag);
 }
 
+/** Parts that are kept for some unit: on the shelf, and those that were promised and are on their way there. */
+export async function partsKeptForUnits(db: Knex): Promise<readonly Part[]> {
+  const rows = (await db('parts')
+    .whereIn('place', ['grade', 'to-shelve', 'reserved'])
+    .where('reserved_for', 'like', 'U-%')) as PartRow[];
+  return rows.map(toPart).sort(byTag);
+}
+
 /** Parts on the shelf that are kept for one of these units. @param tags  of the units */
 export async function partsKeptFor(db: Knex, tags: readonly string[]): Promise<readonly Part[]> {
   const rows = (await db('parts').where({ place: 'reserved' }).whereIn('reserved_for', tags)) as PartRow[];

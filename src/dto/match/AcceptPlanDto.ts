@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsUUID, Length, Min, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsUUID, Length, Matches, Min, ValidateNested } from 'class-validator';
 import { fates, type Fate } from '@/core/matchPlan/problem';
 
 class AcceptedFillDto {
@@ -9,6 +9,14 @@ class AcceptedFillDto {
   /** Of a lot, as the plan names it. */
   @Length(1, 400)
   from!: string;
+}
+
+class AcceptedGiftDto {
+  @Length(1, 130)
+  slot!: string;
+
+  @Matches(/^U-\d{4,9}$/, { message: 'it must be the tag of a unit, like U-0744' })
+  for!: string;
 }
 
 class AcceptedUnitDto {
@@ -28,6 +36,13 @@ class AcceptedUnitDto {
   @ValidateNested({ each: true })
   @Type(() => AcceptedFillDto)
   fills!: AcceptedFillDto[];
+
+  /** Of a donor: what goes to other units. */
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => AcceptedGiftDto)
+  gives!: AcceptedGiftDto[];
 }
 
 /** Units of a plan that a lead accepts, with the parts that the shelf gives to them. */

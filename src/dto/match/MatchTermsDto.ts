@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -62,6 +63,17 @@ export class MatchTermsDto {
   @Min(0)
   @Max(10_000)
   hours!: number | null;
+
+  /** Hours of certified people until then; null where they do not run short. */
+  @ValidateIf((dto: MatchTermsDto) => dto.certifiedHours !== null)
+  @IsNumber()
+  @Min(0)
+  @Max(10_000)
+  certifiedHours!: number | null;
+
+  /** Whatever was accepted before. */
+  @IsBoolean()
+  isAnew!: boolean;
 
   @IsArray()
   @ArrayMaxSize(500)

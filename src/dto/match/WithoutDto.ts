@@ -20,6 +20,11 @@ export class WithoutDto {
   @IsIn(saleGrades)
   grade?: SaleGrade;
 
+  /** What it is to become instead, whatever that costs. */
+  @IsOptional()
+  @IsIn(fates)
+  instead?: Fate;
+
   @IsOptional()
   @Length(1, 130)
   slot?: string;

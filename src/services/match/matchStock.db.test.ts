@@ -25,7 +25,7 @@ afterAll(() => scratch.drop());
 
 const stocked = async () => {
   const [stock, rules] = await Promise.all([readMatchStock(scratch.db, demoDay), currentRules(scratch.db)]);
-  return { stock, rules, problem: stockProblem(stockGround(stock, plainTerms.purchaseDays, rules), plainTerms) };
+  return { stock, rules, problem: stockProblem(stockGround(stock, plainTerms.purchaseDays, rules), plainTerms, rules) };
 };
 
 test('the problem of the live stock is one that the published schema takes, with every free unit once and the shelf as it lies', async () => {
@@ -76,12 +76,12 @@ test('the plan is proven, can be carried out, brings no less than going unit by 
   if (!plan) throw new Error('no plan');
   expect([isProven, evaluate(problem, plan).faults]).toEqual([true, []]);
   expect(cents).toBeGreaterThanOrEqual(evaluate(problem, unitByUnit(problem)).cents);
-  const rows = planRows(problem, plan, stock.units, stock.models);
+  const rows = planRows({ problem, proposed: {} }, plan, stock);
   expect(rows.length).toBe(stock.units.length);
   // Without orders, minutes and falling prices the rows add up to the plan.
   expect(rows.reduce((sum, row) => sum + row.cents, 0)).toBe(cents);
   for (const { gives } of rows)
-    for (const { to } of gives) if (to !== null) expect(rows.some(({ tag }) => tag === to)).toBe(true);
+    for (const { to } of gives) if (to !== null) expect(rows.some(({ tag }) => tag === to.tag)).toBe(true);
 });
 
 test('an offer that is noted is what the plan buys by, with its price, its days and its number, until it is over', async () => {

@@ -8,6 +8,8 @@ import { cellsDue, oldStock } from '@/data/parts/shelfRows';
 import { reservedByClass } from '@/data/parts/reservedByClass';
 import { readTallies } from '@/data/tallies/readTallies';
 import type { PurchaseOffer } from '@/core/matching/offers';
+import type { Reserve } from '@/core/matchPlan/problem';
+import { partReserves } from '@/data/orders/reserveRepository';
 import { openOffers } from '@/data/orders/offerRepository';
 import { openSlots } from '@/data/flow/openSlots';
 
@@ -22,6 +24,8 @@ export interface StandingRow extends ClassStanding {
   readonly grades: Readonly<Record<string, number>>;
   /** Where one can be bought, the cheapest first. */
   readonly offers: readonly PurchaseOffer[];
+  /** How many stay on the shelf whatever a plan could make of them; null where none has to. */
+  readonly reserve: Reserve | null;
   /** What one of grade B brings by itself, in cents. */
   readonly valueCents: number;
 }
@@ -42,7 +46,7 @@ const shownUnits = 4;
 
 /** Stock against the demand of the builds that wait and the pace of use; what is old, and which cells are due. */
 export async function readStock(db: Knex, now: Date): Promise<StockView> {
-  const [{ wantedBy, builds }, tallies, models, kinds, reserved, due, old, offers] = await Promise.all([
+  const [{ wantedBy, builds }, tallies, models, kinds, reserved, due, old, offers, reserves] = await Promise.all([
     openSlots(db, now),
     readTallies(db, ['stock', 'used']),
     newestModels(db),
@@ -51,6 +55,7 @@ export async function readStock(db: Knex, now: Date): Promise<StockView> {
     cellsDue(db, now.toISOString(), shownDue),
     oldStock(db, new Date(now.getTime() - oldDays * dayMs).toISOString()),
     openOffers(db),
+    partReserves(db),
   ]);
   const gradesOf = new Map<string, Record<string, number>>();
   for (const { about, more, count } of tallies.stock) {
@@ -63,7 +68,13 @@ export async function readStock(db: Knex, now: Date): Promise<StockView> {
   const usedOf = new Map<string, number>();
   for (const { about, more: day, count } of tallies.used)
     if (day >= first) usedOf.set(about, (usedOf.get(about) ?? 0) + count);
-  const all = new Set([...gradesOf.keys(), ...wantedBy.keys(), ...usedOf.keys(), ...reserved.keys()]);
+  const all = new Set([
+    ...gradesOf.keys(),
+    ...wantedBy.keys(),
+    ...usedOf.keys(),
+    ...reserved.keys(),
+    ...reserves.map(({ of }) => of),
+  ]);
   const known = namesOfClasses(models, kinds);
   const oldOf = new Map(old.map(({ interchange, ...rest }) => [interchange, rest]));
   const judged = standings(
@@ -83,6 +94,7 @@ export async function readStock(db: Knex, now: Date): Promise<StockView> {
       wantedBy: (wantedBy.get(row.interchange) ?? []).slice(0, shownUnits),
       grades: gradesOf.get(row.interchange) ?? {},
       offers: offers.filter(({ interchange }) => interchange === row.interchange),
+      reserve: reserves.find(({ of }) => of === row.interchange) ?? null,
     })),
     due: due.parts.flatMap((part) => {
       const own = cellDue(part);

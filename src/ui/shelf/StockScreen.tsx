@@ -19,6 +19,7 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { list, money, tenths } from '@/words/format';
 import * as texts from '@/words/catalogue/stock';
 import { BookIn } from './BookIn';
+import { KeepBack } from './KeepBack';
 import { ShelfPages } from './ShelfPages';
 import { TopUp } from './TopUp';
 import { WhereToBuy } from './WhereToBuy';
@@ -87,6 +88,13 @@ export function StockScreen({ view, mayChange }: { readonly view: StockView; rea
               interchange={row.interchange}
               name={row.name}
               offers={row.offers}
+              mayChange={mayChange}
+            />
+            <KeepBack
+              key={`${row.interchange} stays`}
+              interchange={row.interchange}
+              name={row.name}
+              reserve={row.reserve}
               mayChange={mayChange}
             />
           </Box>

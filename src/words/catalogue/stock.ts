@@ -38,6 +38,14 @@ export const noOffer = () => l`Nobody’s offer is noted: the plan takes the hou
 export const offerSays = (d: { grade: Text; days: number; warranty: number; hasMost: 'yes' | 'no'; most: number }) => l`grade ${d.grade}, ${plural(d.days, 0, { "0": l`at once`, "one": l`in a day`, "other": l`in ${number(d.days)} days` })}${plural(d.warranty, 0, { "0": l``, "one": l`, a day of warranty`, "other": l`, ${number(d.warranty)} days of warranty` })}${select(d.hasMost, { "yes": l`, ${number(d.most)} at most`, "other": l`` })}`;
 export const endOffer = () => l`Over`;
 export const endOfferOf = (d: { supplier: Text }) => l`The offer of ${d.supplier} is over`;
+export const staysHere = () => l`Stays on the shelf`;
+export const staysSays = (d: { count: number; grade: Text }) => l`${number(d.count)} of grade ${d.grade} or better, whatever a plan could make of them.`;
+export const nothingStays = () => l`A plan may use them all.`;
+export const keepSome = () => l`Keep some back`;
+export const keepOf = (d: { name: Text }) => l`Keep back: ${d.name}`;
+export const keepThem = () => l`Keep them`;
+export const howManyStay = () => l`How many`;
+export const ofGradeOrBetter = () => l`Grade, or better`;
 export const noteOffer = () => l`Note an offer`;
 export const offerFor = (d: { name: Text }) => l`Offer for ${d.name}`;
 export const gradeOfIt = () => l`Grade`;

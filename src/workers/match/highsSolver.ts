@@ -101,10 +101,10 @@ function run(
     },
   });
   if (modelStatus === impossible || modelStatus === unboundedOrNot)
-    return { is: 'impossible', values: null, gain: -Infinity, bound: -Infinity, reduced: null };
+    return { is: 'impossible', values: null, gain: -Infinity, bound: -Infinity, reduced: null, duals: null };
   const is = modelStatus === optimal ? 'optimal' : 'stopped';
   const hasOne = is === 'optimal' || Number(own.info.get('primal_solution_status')) === 2;
-  const { colValue, colDual } = own.getSolution();
+  const { colValue, colDual, rowDual } = own.getSolution();
   const gain = hasOne ? own.getObjectiveValue() : -Infinity;
   const bound = isRelaxed ? (is === 'optimal' ? gain : Infinity) : Number(own.info.get('mip_dual_bound'));
   return {
@@ -113,5 +113,6 @@ function run(
     gain,
     bound,
     reduced: isRelaxed && hasOne ? Float64Array.from(colDual) : null,
+    duals: isRelaxed && hasOne ? Float64Array.from(rowDual) : null,
   };
 }

@@ -1,17 +1,14 @@
+import { formulate } from '@/core/matchPlan/formulate';
+import { mostWanted, withOneMore, type Wanted } from '@/core/matchPlan/oneMore';
 import { evaluate } from '@/core/matchPlan/evaluate';
 import type { MatchPlan } from '@/core/matchPlan/plan';
 import type { MatchProblem, SlotWish, Wish } from '@/core/matchPlan/problem';
 import { unitByUnit } from '@/core/matchPlan/unitByUnit';
-import {
-  stockGround,
-  stockProblem,
-  type MatchStock,
-  type MatchTerms,
-  type StockGround,
-} from '@/core/matching/stockProblem';
+import type { MatchStock } from '@/core/matching/matchStock';
+import { stockGround, stockProblem, type MatchTerms, type StockGround } from '@/core/matching/stockProblem';
 import { hands } from '@/core/matching/waysToBuild';
 import type { HouseRules } from '@/core/shared/houseRules';
-import type { Watch } from './highsSolver';
+import { highsSolver, type Watch } from './highsSolver';
 import { solveProblem, type SolvedPlan } from './solveProblem';
 
 /** A plan for the whole stock, and what it is measured by. */
@@ -22,6 +19,10 @@ export interface ShopPlan extends SolvedPlan {
   readonly noDonorsCents: number;
   /** What one more hour at the benches would bring; null where hours do not run short. */
   readonly hourCents: number | null;
+  /** What a plan would bring that heeds nothing that was accepted before; null where nothing was. */
+  readonly anewCents: number | null;
+  readonly proposed: StockGround['proposed'];
+  readonly lapsed: StockGround['lapsed'];
   /** Orders that cannot be met, where there is no plan; empty where it is the wishes or the minutes. */
   readonly blocking: readonly { readonly order: string; readonly count: number }[];
 }
@@ -46,9 +47,17 @@ export async function planStock(
   seconds: number,
   watch: Watch = {},
 ): Promise<ShopPlan> {
-  const problem = stockProblem(groundOf(stock, terms.purchaseDays, rules), terms);
+  const ground = groundOf(stock, terms.purchaseDays, rules);
+  const problem = stockProblem(ground, terms, rules);
   const solved = await solveProblem(problem, seconds, watch);
-  const measured = { problem, unitByUnitCents: evaluate(problem, unitByUnit(problem)).cents };
+  const { keeps, ...free } = problem;
+  const anew = keeps && solved.plan ? await solveProblem(free, measureSeconds, watch) : null;
+  const { proposed, lapsed } = ground;
+  const measured = {
+    ...{ problem, proposed, lapsed },
+    unitByUnitCents: evaluate(problem, unitByUnit(problem)).cents,
+    anewCents: anew && Math.max(anew.cents, solved.cents),
+  };
   if (!solved.plan)
     return { ...solved, ...measured, noDonorsCents: 0, hourCents: null, blocking: await blockingOrders(problem) };
   const without = { ...problem, units: problem.units.map((group) => ({ ...group, levels: [] })) };
@@ -106,4 +115,30 @@ export async function planWithout(
     seconds,
   );
   return { lossCents: other.plan ? cents - other.cents : null, plan: other.plan, isProven: other.isProven };
+}
+
+/** What one more of something would bring, over what it is worth by itself. */
+export interface OneMore {
+  readonly wanted: Wanted;
+  /** The most that it would pay to give for it. */
+  readonly cents: number;
+}
+
+const oneMoreOf = { parts: 6, units: 3 } as const;
+
+/** Where one more part, or one more unit, would bring most: re-solves with it, the best first. */
+export async function worthOfMore(problem: MatchProblem, cents: number, seconds: number): Promise<readonly OneMore[]> {
+  const solver = await highsSolver();
+  const formulation = formulate(problem);
+  const end = performance.now() + seconds * 1000;
+  const { duals } = solver(formulation.model, { isRelaxed: true, seconds });
+  const found: OneMore[] = [];
+  for (const wanted of duals ? mostWanted(problem, formulation, duals, oneMoreOf) : []) {
+    const left = (end - performance.now()) / 1000;
+    if (left < 0.1) break;
+    const more = await solveProblem(withOneMore(problem, wanted), left);
+    const own = wanted.is === 'part' ? wanted.worthCents : 0;
+    if (more.isProven && more.cents > cents) found.push({ wanted, cents: more.cents - cents + own });
+  }
+  return found.sort((a, b) => b.cents - a.cents);
 }

@@ -1,11 +1,12 @@
 import type { MessagePort } from 'node:worker_threads';
-import type { MatchStock, MatchTerms } from '@/core/matching/stockProblem';
+import type { MatchStock } from '@/core/matching/matchStock';
+import type { MatchTerms } from '@/core/matching/stockProblem';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { judgeDocument } from '@/files/matchProblemDocument';
-import { planStock, planWithout, type ShopPlan, type WithoutIt } from './matchJobs';
+import { planStock, planWithout, worthOfMore, type OneMore, type ShopPlan, type WithoutIt } from './matchJobs';
 
-/** What a thread is asked: a plan of a stock, or the next best to a choice. */
+/** What a thread is asked: a plan of a stock, the next best to a choice, or what one more would bring. */
 export type MatchTask =
   | {
       readonly ask: 'plan';
@@ -24,6 +25,13 @@ export type MatchTask =
       readonly cents: number;
       readonly choice: Parameters<typeof planWithout>[2];
       readonly seconds: number;
+    }
+  | {
+      readonly ask: 'more';
+      /** As it came from outside: it is judged here. */
+      readonly problem: unknown;
+      readonly cents: number;
+      readonly seconds: number;
     };
 
 export interface MatchProgress {
@@ -32,10 +40,13 @@ export interface MatchProgress {
 }
 
 /** Runs in a thread of its own: pages go on, and what goes wrong in the solver ends this thread and nothing else. */
-export default async function work(task: MatchTask): Promise<ShopPlan | Outcome<WithoutIt>> {
-  if (task.ask === 'without') {
+export default async function work(
+  task: MatchTask,
+): Promise<ShopPlan | Outcome<WithoutIt> | Outcome<readonly OneMore[]>> {
+  if (task.ask !== 'plan') {
     const problem = judgeDocument(task.problem);
     if (!problem.ok) return problem;
+    if (task.ask === 'more') return accept(await worthOfMore(problem.value, task.cents, task.seconds));
     return accept(await planWithout(problem.value, task.cents, task.choice, task.seconds));
   }
   const flag = new Int32Array(task.flag);

@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startingHouseRules as rules } from '@/core/shared/houseRules';
-import { plainTerms, type MatchStock } from '@/core/matching/stockProblem';
+import type { MatchStock } from '@/core/matching/matchStock';
+import { plainTerms } from '@/core/matching/stockProblem';
 import { Chance } from '@/core/shared/chance';
 import { inventMatch } from '../../../scripts/support/inventMatch';
 import { MatchThreads } from './planAside';
@@ -33,6 +34,9 @@ const nothing: MatchStock = {
   },
   gradeOf: {},
   offers: [],
+  kept: [],
+  underWay: [],
+  reserves: [],
   lost: new Set(),
 };
 const never = new AbortController().signal;

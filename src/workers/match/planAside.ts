@@ -1,10 +1,11 @@
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import Piscina from 'piscina';
-import type { MatchStock, MatchTerms } from '@/core/matching/stockProblem';
+import type { MatchStock } from '@/core/matching/matchStock';
+import type { MatchTerms } from '@/core/matching/stockProblem';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
 import type { HouseRules } from '@/core/shared/houseRules';
-import type { ShopPlan, WithoutIt } from './matchJobs';
+import type { OneMore, ShopPlan, WithoutIt } from './matchJobs';
 import type { MatchProgress, MatchTask } from './matchWorker';
 
 /** The library is compiled once a thread, which takes seconds: a thread is kept for the day's questions. */
@@ -56,6 +57,12 @@ export class MatchThreads {
   /** @refuses as `plan`; 'match-invalid' when what came is no problem */
   async without(asked: Omit<Extract<MatchTask, { ask: 'without' }>, 'ask'>): Promise<Outcome<WithoutIt>> {
     const ran = await this.run<Outcome<WithoutIt>>({ ask: 'without', ...asked }, asked.seconds);
+    return ran.ok ? ran.value : ran;
+  }
+
+  /** @refuses as `without` */
+  async more(asked: Omit<Extract<MatchTask, { ask: 'more' }>, 'ask'>): Promise<Outcome<readonly OneMore[]>> {
+    const ran = await this.run<Outcome<readonly OneMore[]>>({ ask: 'more', ...asked }, asked.seconds);
     return ran.ok ? ran.value : ran;
   }
 

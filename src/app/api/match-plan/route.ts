@@ -22,7 +22,7 @@ const mostSeconds = 20;
 export const POST = guardRoute('POST /api/match-plan', async (request) => {
   const asked = parseDto(MatchTermsDto, await request.json().catch(() => null));
   if (!asked.ok) return answerRefusal(asked, 400);
-  const { days, hours, wishes, slotWishes } = asked.value;
+  const { days, hours, certifiedHours, isAnew, wishes, slotWishes } = asked.value;
   const now = new Date();
   // The log first: what comes while the rest is read is told as news.
   const position = await lastPosition(database());
@@ -37,6 +37,8 @@ export const POST = guardRoute('POST /api/match-plan', async (request) => {
     ...plainTerms,
     horizonDays: days,
     handsMinutes: hours === null ? null : hours * 60,
+    certifiedMinutes: certifiedHours === null ? null : certifiedHours * 60,
+    isAnew,
     orders: orders.map((order) => orderOfPlan(order, today)),
     // What somebody wished of a unit that has gone on meanwhile is over.
     wishes: wishes.filter(({ tag }) => free.has(tag)),
@@ -59,7 +61,7 @@ export const POST = guardRoute('POST /api/match-plan', async (request) => {
       if (!planned.ok) say({ refusal: planned.refusal });
       else {
         const { plan, problem } = planned.value;
-        const rows = plan ? planRows(problem, plan, stock.units, stock.models) : [];
+        const rows = plan ? planRows(planned.value, plan, stock) : [];
         const buys = plan ? toBuy(problem, plan, rows) : [];
         say({ plan: { ...planned.value, rows, toBuy: buys, position, at: now.toISOString() } });
       }

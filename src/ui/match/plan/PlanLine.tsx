@@ -1,119 +1,262 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useEffect, useRef } from 'react';
-import { Lock, Ban } from 'lucide-react';
-import type { PlannedFill, PlanRow } from '@/core/matching/planView';
-import type { Wish } from '@/core/matchPlan/problem';
+import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { Ban, Lock } from 'lucide-react';
+import type { PlanGroup } from '@/core/matching/planGroups';
+import type { PlanCell, PlannedFill, PlanRow } from '@/core/matching/planView';
+import type { SlotWish, Wish } from '@/core/matchPlan/problem';
+import { comingLot, keptLot } from '@/core/matching/accepted';
 import { Punches } from '@/ui/base/Punches';
-import { Row } from '@/ui/base/Row';
 import { money, whole } from '@/words/format';
 import * as words from '@/words/catalogue/matchPlan';
+import type { Choice } from './choice';
+import { dragId } from './dragging';
 
-/** One unit of the plan: what becomes of it, where its parts come from, and what that leaves. */
+/** Unit, its slots, what it sells at, what it leaves, its minutes. */
+export const rowColumns = (slots: number): string =>
+  `minmax(118px, 150px) repeat(${Math.max(1, slots)}, minmax(0, 1fr)) 84px 74px 34px`;
+
+/** One unit of the plan: what becomes of it, what is in each slot and where that comes from, and what it leaves. */
 export function PlanLine({
   row,
-  isFirstOfFate,
-  count,
-  isChosen,
+  columns,
+  choice,
   wishes,
+  slotWishes,
   onChoose,
 }: {
   readonly row: PlanRow;
-  readonly isFirstOfFate: boolean;
-  readonly count: number;
-  readonly isChosen: boolean;
+  readonly columns: PlanGroup['columns'];
+  /** Of this row; undefined where another is chosen. */
+  readonly choice: Choice | undefined;
   readonly wishes: readonly Wish[];
-  readonly onChoose: () => void;
+  readonly slotWishes: readonly SlotWish[];
+  readonly onChoose: (choice: Choice) => void;
 }) {
-  const line = useRef<HTMLLIElement>(null);
-  useEffect(() => {
-    if (isChosen) line.current?.scrollIntoView({ block: 'nearest' });
-  }, [isChosen]);
-  const { tag, model, fate, before, sellsAt, fills, gives, cents, minutes } = row;
-  const isChange = before !== (fate === 'hold' ? null : fate);
-  return (
-    <li ref={line}>
-      {isFirstOfFate && (
-        <Box as="h2" textStyle="section" mt="14px" pb="6px" borderBottomWidth="1px" borderColor="rule">
-          {words.fateHeading({ fate: fate.replace('-', '_'), count })}
-        </Box>
-      )}
-      <Row state={isChosen ? 'chosen' : 'plain'} press="yes" minH="52px" onClick={onChoose} aria-current={isChosen}>
-        <Box w={{ base: '100%', md: '190px' }} flexShrink={0}>
-          <Box as="span" textStyle="code">
-            {tag}
-          </Box>
-          <Box as="span" display="block" textStyle="caption" color="inkMuted">
-            {model}
-            {isChange && before ? ` · ${words.wasDecided({ before: before.replace('-', '_') })}` : ''}
-          </Box>
-        </Box>
-        <Box flex="1" minW="0" display="flex" flexWrap="wrap" gap="6px" alignItems="center">
-          {fills.map((fill) => (
-            <FillChip key={fill.slot} fill={fill} holds={row.heldBy.includes(fill.name)} />
-          ))}
-          {fills.length === 0 && fate === 'build' && <Box color="inkMuted">{words.needsNothing()}</Box>}
-          {fate === 'donor' && <Box textStyle="note">{sayGives(gives)}</Box>}
-        </Box>
-        {wishes.map(({ is }) => (
-          <Box key={is} flexShrink={0} color="waiting">
-            {is === 'pinned' ? (
-              <Lock size={18} aria-label={words.pinned()} />
-            ) : (
-              <Ban size={18} aria-label={words.never()} />
-            )}
-          </Box>
-        ))}
-        <Box w="92px" flexShrink={0} display={{ base: 'none', sm: 'block' }}>
-          {sellsAt && <Punches grade={sellsAt} />}
-        </Box>
-        <Box w="74px" flexShrink={0} textAlign="end" fontWeight="700" fontFamily="mono">
-          {money(cents)}
-        </Box>
-        <Box w="56px" flexShrink={0} textAlign="end" color="inkMuted" textStyle="note">
-          {minutes > 0 ? words.min({ minutes: whole(minutes) }) : ''}
-        </Box>
-      </Row>
-    </li>
-  );
-}
-
-/** Where a part comes from, told by its edge and in words: the shelf, a donor, or a purchase. */
-function FillChip({ fill, holds }: { readonly fill: PlannedFill; readonly holds: boolean }) {
-  const { is, name, grade, from, cents } = fill;
+  const { tag, fate, cells, fills, sellsAt, cents, minutes } = row;
+  const shown = new Set(columns.map(({ slot }) => slot));
+  const others = cells.filter(({ slot, fill }) => fill && !shown.has(slot));
   return (
     <Box
-      as="span"
-      display="inline-flex"
-      gap="6px"
-      alignItems="baseline"
-      px="8px"
-      py="2px"
-      bg={is === 'offer' ? 'waitingSoft' : 'sheet'}
-      borderWidth="1px"
-      borderStyle={is === 'offer' ? 'dashed' : 'solid'}
-      borderColor={is === 'offer' ? 'waiting' : 'rule'}
-      borderStartWidth={is === 'donor' ? '4px' : '1px'}
-      borderStartColor={is === 'donor' ? 'twine' : undefined}
-      borderRadius="soft"
-      textStyle="note"
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr) 74px', md: rowColumns(columns.length) }}
+      gap="4px 6px"
+      alignItems="center"
+      px="12px"
+      py="5px"
+      minH="46px"
+      borderBottomWidth="1px"
+      borderColor="rule"
+      bg={choice ? 'actionSoft' : 'transparent'}
+      cursor="pointer"
+      aria-current={choice !== undefined}
+      onClick={() => onChoose({ tag, slot: null })}
     >
-      <Box as="span">{name}</Box>
-      <Box as="strong" textDecoration={holds ? 'underline' : undefined} textDecorationColor="danger">
-        {grade}
+      <UnitName row={row} isChosen={choice?.slot === null} wishes={wishes} />
+      {fate === 'build' ? (
+        <>
+          {columns.length === 0 && <Box color="inkMuted">{words.needsNothing()}</Box>}
+          {columns.map(({ slot }) => {
+            const cell = cells.find((own) => own.slot === slot);
+            if (!cell) return <span key={slot} />;
+            return (
+              <SlotBox
+                key={slot}
+                {...{ tag, cell }}
+                isChosen={choice?.slot === slot}
+                wish={slotWishes.find((own) => own.slot === (cell.fill?.slot ?? slot))}
+                onChoose={() => onChoose({ tag, slot })}
+              />
+            );
+          })}
+        </>
+      ) : (
+        <Box gridColumn={{ base: '1 / -1', md: `span ${Math.max(1, columns.length)}` }} textStyle="note">
+          {sayOther(row)}
+        </Box>
+      )}
+      <Box display={{ base: 'none', md: 'block' }}>{sellsAt && <Punches grade={sellsAt} />}</Box>
+      <Box
+        gridColumn={{ base: '2', md: 'auto' }}
+        gridRow={{ base: '1', md: 'auto' }}
+        textAlign="end"
+        fontWeight="700"
+        fontFamily="mono"
+      >
+        {money(cents)}
       </Box>
-      <Box as="span" color="inkMuted">
-        {is === 'lot' ? words.fromShelf() : is === 'donor' ? from : words.bought({ cents: money(cents) })}
+      <Box display={{ base: 'none', md: 'block' }} textAlign="end" color="inkMuted" textStyle="note">
+        {minutes > 0 ? whole(minutes) : ''}
       </Box>
+      {others.length > 0 && fills.length > 0 && (
+        <Box gridColumn="1 / -1" textStyle="caption" color="inkMuted">
+          {words.alsoIn({ slots: others.map((cell) => sayCell(cell)) })}
+        </Box>
+      )}
     </Box>
   );
 }
 
-function sayGives(gives: PlanRow['gives']): string {
-  const going = gives.filter(({ to }) => to !== null);
-  return words.gives({
-    count: gives.length,
-    going: going.map(({ name, to }) => words.goesTo({ name, to: to ?? '' })),
-    some: going.length > 0 ? 'yes' : 'no',
+function UnitName({
+  row,
+  isChosen,
+  wishes,
+}: {
+  readonly row: PlanRow;
+  readonly isChosen: boolean;
+  readonly wishes: readonly Wish[];
+}) {
+  const { tag, fate, before, proposed, isNews } = row;
+  const { setNodeRef, listeners } = useDraggable({ id: dragId({ tag, slot: null }) });
+  const note =
+    before && before !== fate && fate !== 'hold'
+      ? words.wasDecided({ before: before.replace('-', '_') })
+      : proposed
+        ? words.triageSays({ proposed: proposed.replace('-', '_') })
+        : isNews
+          ? ''
+          : words.isAccepted({ fate: fate.replace('-', '_') });
+  return (
+    <Box
+      ref={setNodeRef}
+      {...listeners}
+      minW="0"
+      justifySelf="start"
+      px="4px"
+      mx="-4px"
+      outline={isChosen ? '2px solid' : 'none'}
+      outlineColor="action"
+      outlineOffset="2px"
+      borderRadius="soft"
+    >
+      <Box as="span" textStyle="code" display="inline-flex" gap="6px" alignItems="center">
+        {tag}
+        {wishes.map(({ is }) =>
+          is === 'pinned' ? (
+            <Lock key={is} size={15} aria-label={words.pinned()} />
+          ) : (
+            <Ban key={is} size={15} aria-label={words.never()} />
+          ),
+        )}
+      </Box>
+      {note !== '' && (
+        <Box
+          as="span"
+          display="block"
+          textStyle="caption"
+          color={proposed || before ? 'waiting' : 'inkMuted'}
+          lineHeight="1.2"
+        >
+          {note}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What is in a slot: the unit's own as a plain letter, another boxed with where it comes from. */
+function SlotBox({
+  tag,
+  cell,
+  isChosen,
+  wish,
+  onChoose,
+}: {
+  readonly tag: string;
+  readonly cell: PlanCell;
+  readonly isChosen: boolean;
+  readonly wish: SlotWish | undefined;
+  readonly onChoose: () => void;
+}) {
+  const { slot, grade, holds, fill, isSetAside } = cell;
+  const id = dragId({ tag, slot });
+  const drag = useDraggable({ id, disabled: fill === null });
+  const drop = useDroppable({ id });
+  const isOffer = fill?.is === 'offer';
+  const isDonor = fill?.is === 'donor';
+  return (
+    <Box
+      ref={(node: HTMLElement | null) => {
+        drag.setNodeRef(node);
+        drop.setNodeRef(node);
+      }}
+      {...drag.listeners}
+      as="span"
+      role="img"
+      aria-label={sayCell(cell)}
+      title={sayCell(cell)}
+      onClick={(event) => {
+        event.stopPropagation();
+        onChoose();
+      }}
+      display="inline-flex"
+      gap="5px"
+      alignItems="center"
+      justifySelf="start"
+      maxW="100%"
+      minH="30px"
+      px="7px"
+      overflow="hidden"
+      whiteSpace="nowrap"
+      bg={isOffer ? 'waitingSoft' : fill || isSetAside ? 'sheet' : 'transparent'}
+      borderWidth="1px"
+      borderStyle={isOffer ? 'dashed' : 'solid'}
+      borderColor={isOffer ? 'waiting' : fill || isSetAside ? 'rule' : 'transparent'}
+      borderStartWidth={isDonor ? '4px' : '1px'}
+      borderStartColor={isDonor ? 'twine' : undefined}
+      borderRadius="soft"
+      outline={isChosen || drop.isOver ? '2px solid' : 'none'}
+      outlineColor="action"
+      outlineOffset="2px"
+    >
+      <Box as="strong" borderBottomWidth={holds ? '3px' : '0'} borderColor="danger" lineHeight="1.15">
+        {grade}
+      </Box>
+      {(fill || isSetAside) && (
+        <Box as="span" color="inkMuted" textStyle="caption" overflow="hidden" textOverflow="ellipsis">
+          {fill ? sourceOf(fill) : words.setAside()}
+        </Box>
+      )}
+      {wish && (
+        <Box as="span" color="waiting">
+          {wish.is === 'pinned' ? (
+            <Lock size={13} aria-label={words.pinned()} />
+          ) : (
+            <Ban size={13} aria-label={words.never()} />
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** In a word: the shelf, what it is kept as, the number of a donor, or a price. */
+function sourceOf({ is, from, cents }: PlannedFill): string {
+  if (is === 'donor') return from.replace('U-', '');
+  if (is === 'offer') return money(cents);
+  if (from.startsWith(`${keptLot} `)) return words.keptForIt();
+  return from.startsWith(`${comingLot} `) ? words.onItsWay() : words.fromShelf();
+}
+
+function sayCell({ name, grade, holds, fill, isSetAside }: PlanCell): string {
+  return words.cellSays({
+    name,
+    grade,
+    source: fill
+      ? fill.is === 'donor'
+        ? words.fromDonor({ from: fill.from })
+        : fill.is === 'offer'
+          ? words.bought({ cents: money(fill.cents) })
+          : sourceOf(fill)
+      : isSetAside
+        ? words.setAside()
+        : words.itsOwn(),
+    holds: holds ? 'yes' : 'no',
   });
+}
+
+function sayOther({ fate, gives }: PlanRow): string {
+  if (fate !== 'donor') return words.otherFate({ fate: fate.replace('-', '_') });
+  const going = gives.flatMap(({ name, to }) => (to ? [words.goesTo({ name, to: to.tag })] : []));
+  return words.gives({ count: gives.length, going, some: going.length > 0 ? 'yes' : 'no' });
 }

@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { hands } from '@/core/matching/waysToBuild';
+import type { PlanRow } from '@/core/matching/planView';
 import type { OrdersView } from '@/services/match/readOrders';
 import { Field } from '@/ui/base/Field';
 import { Input } from '@/ui/base/Input';
@@ -12,48 +13,68 @@ import { KeyButton } from '@/ui/keys/KeyButton';
 import { minutes as sayMinutes, money } from '@/words/format';
 import { readNumber, writeNumber } from '@/words/say/readNumber';
 import * as words from '@/words/catalogue/matchPlan';
+import { Donors, OneMoreOf } from './Beside';
 import { Orders } from './Orders';
 import type { PlanView } from './usePlan';
 
 /** What a plan brings against others, how much work it is, what one more hour would bring, and what is to be bought. */
 export function PlanSide({
   view,
+  rows,
   hours,
+  certifiedHours,
   days,
+  isAnew,
   orders,
   mayAccept,
   isSolving,
   wished,
   onHours,
+  onCertifiedHours,
   onDays,
+  onAnew,
   onForgetAll,
   onAgain,
   onCancel,
+  onChoose,
 }: {
   readonly view: PlanView | null;
+  readonly rows: readonly PlanRow[];
   readonly hours: number | null;
+  readonly certifiedHours: number | null;
   readonly days: number;
+  readonly isAnew: boolean;
   readonly orders: OrdersView;
   readonly mayAccept: boolean;
   readonly isSolving: boolean;
   readonly wished: number;
   readonly onHours: (hours: number | null) => void;
+  readonly onCertifiedHours: (hours: number | null) => void;
   readonly onDays: (days: number) => void;
+  readonly onAnew: (isAnew: boolean) => void;
   readonly onForgetAll: () => void;
   readonly onAgain: () => void;
   readonly onCancel: () => void;
+  readonly onChoose: (tag: string) => void;
 }) {
   return (
     <SidePanel minH="0" overflowY="auto">
       {view?.plan && <Money view={view} />}
       <Section title={words.work()} note={view?.plan ? sayMinutes(view.minutes[hands] ?? 0) : undefined}>
-        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="12px" pt="10px">
+        <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="10px" alignItems="end" pt="10px">
           <NumberField
             label={words.hoursThere()}
             value={hours}
             most={10_000}
             placeholder={words.enough()}
             onValue={onHours}
+          />
+          <NumberField
+            label={words.certifiedThere()}
+            value={certifiedHours}
+            most={10_000}
+            placeholder={words.enough()}
+            onValue={onCertifiedHours}
           />
           <NumberField
             label={words.daysAhead()}
@@ -69,6 +90,8 @@ export function PlanSide({
           </Box>
         )}
       </Section>
+      {view?.plan && <Donors rows={rows} onChoose={onChoose} />}
+      {view?.plan && rows.length > 0 && <OneMoreOf view={view} rows={rows} />}
       <Orders of={orders} view={view} mayChange={mayAccept} onChanged={onAgain} />
       {view && view.toBuy.length > 0 && (
         <Section
@@ -95,6 +118,14 @@ export function PlanSide({
       <Box mt="auto" display="grid" gap="10px">
         {wished > 0 && (
           <KeyButton keyName="f" label={words.forgetWishes({ wished })} size="small" onPress={onForgetAll} />
+        )}
+        {(isAnew || (view?.anewCents ?? null) !== null) && (
+          <KeyButton
+            keyName="k"
+            label={isAnew ? words.keepAccepted() : words.makeAnew()}
+            size="small"
+            onPress={() => onAnew(!isAnew)}
+          />
         )}
         {view && <KeyButton keyName="d" label={words.saveProblem()} size="small" onPress={() => saveProblem(view)} />}
         {isSolving ? (

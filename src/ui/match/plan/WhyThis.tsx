@@ -1,27 +1,32 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { useDroppable } from '@dnd-kit/core';
+import type { ReactNode } from 'react';
+import type { PlanGroup } from '@/core/matching/planGroups';
 import type { PlanRow } from '@/core/matching/planView';
 import type { SlotWish, Wish } from '@/core/matchPlan/problem';
-import type { Refusal } from '@/core/shared/outcome';
 import { Refused } from '@/ui/base/Refused';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useKey } from '@/ui/keys/KeysProvider';
-import { send } from '@/ui/server/send';
-import type { WithoutIt } from '@/workers/match/matchJobs';
 import { money, share } from '@/words/format';
 import * as words from '@/words/catalogue/matchPlan';
+import { slotsOfRow, type Choice } from './choice';
+import type { DropZone } from './dragging';
+import { useWithout, type Asked, type WithoutAsked } from './useWithout';
 import type { PlanView } from './usePlan';
 
-/** The chosen unit: why it becomes that, what the next best would cost, and what somebody may want otherwise. */
+/** The chosen unit, or one of its slots: why it is so, what the next best would cost, and what somebody may want otherwise. */
 export function WhyThis({
   view,
   row,
+  slot,
+  columns,
   wishes,
   slotWishes,
   customer,
   mayAccept,
   isBusy,
+  onChoose,
   onWish,
   onSlotWish,
   onForget,
@@ -30,27 +35,35 @@ export function WhyThis({
 }: {
   readonly view: PlanView;
   readonly row: PlanRow;
+  readonly slot: string | null;
+  /** Slots that are seen in its row. */
+  readonly columns: PlanGroup['columns'];
   readonly wishes: readonly Wish[];
   readonly slotWishes: readonly SlotWish[];
   /** Whose order it goes to. */
   readonly customer: string | null;
   readonly mayAccept: boolean;
   readonly isBusy: boolean;
-  readonly onWish: (wish: Wish | null) => void;
+  readonly onChoose: (choice: Choice) => void;
+  readonly onWish: (wish: Wish) => void;
   readonly onSlotWish: (wish: SlotWish) => void;
   readonly onForget: () => void;
   readonly onAccept: () => void;
   readonly onAcceptOne: () => void;
 }) {
-  const { tag, fate, sellsAt, fills } = row;
-  // 0 is the unit itself; then each of its parts.
-  const [at, setAt] = useState(0);
-  const fill = at === 0 ? undefined : fills[at - 1];
-  const move = (by: number) => setAt((at + by + fills.length + 1) % (fills.length + 1));
-  useKey('ArrowRight', words.nextChoice(), () => move(1), fills.length > 0);
-  useKey('ArrowLeft', words.previousChoice(), () => move(-1), fills.length > 0);
+  const { tag, fate, sellsAt, proposed } = row;
+  const slots = slotsOfRow(row, columns);
+  const at = Math.max(0, slots.indexOf(slot));
+  const move = (by: number) => onChoose({ tag, slot: slots[(at + by + slots.length) % slots.length] ?? null });
+  useKey('ArrowRight', words.nextChoice(), () => move(1), slots.length > 1);
+  useKey('ArrowLeft', words.previousChoice(), () => move(-1), slots.length > 1);
   const isWished = [...wishes, ...slotWishes].some((own) => own.tag === tag);
-  const without = useWithout(view, row, fill?.slot, fill?.from, isWished);
+  const { says, asks, fill } = aboutChoice(row, slot, customer);
+  const without = useWithout(view, isWished ? null : asks);
+  const asTriage = useWithout(
+    view,
+    slot === null && proposed && !isWished && without ? { tag, fate, instead: proposed } : null,
+  );
   return (
     <Box
       as="section"
@@ -62,14 +75,25 @@ export function WhyThis({
       data-main
     >
       <Box fontWeight="600" fontSize="18px">
-        {fill ? sayFill(row, fill) : sayFate(row, customer)}
+        {says}
       </Box>
-      <Box color="inkMuted" minH="24px" role="status">
-        {isWished ? words.asWished() : <NextBest without={without} tag={tag} slot={fill?.slot} />}
+      <Box color="inkMuted" minH="48px" role="status">
+        {isWished
+          ? words.asWished()
+          : asks && <NextBest without={without} asks={asks} tag={tag} fillSlot={fill?.slot} />}
+        {asTriage?.value && proposed && (
+          <Box>
+            {words.triageWould({
+              proposed: proposed.replace('-', '_'),
+              loss: money(asTriage.value.lossCents ?? 0),
+              is: asTriage.value.lossCents === null ? 'none' : asTriage.value.lossCents > 0 ? 'less' : 'same',
+            })}
+          </Box>
+        )}
       </Box>
-      {fills.length > 0 && (
+      {slots.length > 1 && (
         <Box textStyle="caption" color="inkMuted">
-          {words.arrowsLook({ parts: fills.length })}
+          {words.arrowsLook({ slots: slots.length - 1, isDonor: fate === 'donor' ? 'yes' : 'no' })}
         </Box>
       )}
       <Box display="flex" flexWrap="wrap" gap="8px" mt="10px">
@@ -88,26 +112,36 @@ export function WhyThis({
           isEnabled={mayAccept && !isBusy && fate !== 'hold'}
           onPress={onAcceptOne}
         />
-        <KeyButton
-          keyName="p"
-          label={words.pinThis()}
-          onPress={() =>
-            fill
-              ? onSlotWish({ tag, slot: fill.slot, from: fill.from, is: 'pinned' })
-              : onWish({ tag, fate, ...(sellsAt && { grade: sellsAt }), is: 'pinned' })
-          }
-        />
-        <KeyButton
-          keyName="x"
-          label={words.neverThis()}
-          onPress={() =>
-            fill
-              ? onSlotWish({ tag, slot: fill.slot, from: fill.from, is: 'forbidden' })
-              : onWish({ tag, fate, is: 'forbidden' })
-          }
-        />
+        <Drop zone="pin">
+          <KeyButton
+            keyName="p"
+            label={words.pinThis()}
+            onPress={() =>
+              fill
+                ? onSlotWish({ tag, slot: fill.slot, from: fill.from, is: 'pinned' })
+                : onWish({ tag, fate, ...(sellsAt && { grade: sellsAt }), is: 'pinned' })
+            }
+          />
+        </Drop>
+        <Drop zone="never">
+          <KeyButton
+            keyName="x"
+            label={words.neverThis()}
+            onPress={() =>
+              fill
+                ? onSlotWish({ tag, slot: fill.slot, from: fill.from, is: 'forbidden' })
+                : onWish({ tag, fate, is: 'forbidden' })
+            }
+          />
+        </Drop>
         {fate !== 'hold' && (
-          <KeyButton keyName="l" label={words.leaveOut()} onPress={() => onWish({ tag, fate: 'hold', is: 'pinned' })} />
+          <Drop zone="leave-out">
+            <KeyButton
+              keyName="l"
+              label={words.leaveOut()}
+              onPress={() => onWish({ tag, fate: 'hold', is: 'pinned' })}
+            />
+          </Drop>
         )}
         {isWished && <KeyButton keyName="w" label={words.takeBackWish()} onPress={onForget} />}
       </Box>
@@ -115,56 +149,96 @@ export function WhyThis({
   );
 }
 
-type Asked = { readonly of: string; readonly value: WithoutIt | null; readonly refusal: Refusal | null };
+/** A button that units and parts can be dropped on. */
+function Drop({ zone, children }: { readonly zone: DropZone; readonly children: ReactNode }) {
+  const { setNodeRef, isOver } = useDroppable({ id: zone });
+  return (
+    <Box ref={setNodeRef} borderRadius="soft" outline={isOver ? '3px solid' : 'none'} outlineColor="action">
+      {children}
+    </Box>
+  );
+}
 
-/** What the next best to a choice loses, asked once the hand rests on it. */
-function useWithout(
-  view: PlanView,
-  { tag, fate, sellsAt }: PlanRow,
-  slot: string | undefined,
-  from: string | undefined,
-  isWished: boolean,
-): Asked | null {
-  const [asked, setAsked] = useState<Asked | null>(null);
-  const of = [tag, slot, from, view.at].join(' ');
-  const { problem, cents } = view;
-  useEffect(() => {
-    if (isWished) return undefined;
-    const calledOff = new AbortController();
-    const timer = setTimeout(() => {
-      void send<WithoutIt>(
-        'POST',
-        '/api/match-plan/without',
-        { problem, cents, tag, fate, ...(sellsAt && { grade: sellsAt }), ...(slot !== undefined && { slot, from }) },
-        calledOff.signal,
-      ).then((outcome) => {
-        if (calledOff.signal.aborted) return;
-        setAsked({ of, value: outcome.ok ? outcome.value : null, refusal: outcome.ok ? null : outcome.refusal });
-      });
-    }, 250);
-    return () => {
-      clearTimeout(timer);
-      calledOff.abort();
+interface About {
+  readonly says: string;
+  /** What the next best is the answer to; null where there is nothing else to choose. */
+  readonly asks: WithoutAsked | null;
+  /** A part that comes from elsewhere. */
+  readonly fill: { readonly slot: string; readonly from: string } | null;
+}
+
+function aboutChoice(row: PlanRow, slot: string | null, customer: string | null): About {
+  const { tag, fate, sellsAt, cells, gives, betterAt } = row;
+  const cell = cells.find((own) => own.slot === slot);
+  const gift = gives.find((own) => own.slot === slot);
+  const unit = { tag, fate, ...(sellsAt && { grade: sellsAt }) };
+  if (cell?.fill) {
+    const { fill } = cell;
+    return {
+      says: words.sayFill({
+        tag,
+        name: fill.name,
+        is: fill.is,
+        from: fill.from,
+        grade: fill.grade,
+        cents: money(fill.cents),
+      }),
+      asks: { ...unit, slot: fill.slot, from: fill.from },
+      fill,
     };
-  }, [of, problem, cents, tag, fate, sellsAt, slot, from, isWished]);
-  return asked?.of === of ? asked : null;
+  }
+  if (cell) {
+    const { name, grade, holds, isSetAside, isSeen } = cell;
+    return {
+      says: words.sayOwn({
+        ...{ tag, name, grade, better: betterAt ?? '' },
+        is: isSetAside ? 'setAside' : holds ? 'holds' : isSeen ? 'seen' : 'works',
+        sellsAt: sellsAt ?? '',
+      }),
+      // To put another in its place it would have to sell at a better grade.
+      asks: holds && betterAt ? { tag, fate: 'build', grade: betterAt, instead: 'build' } : null,
+      fill: null,
+    };
+  }
+  if (gift) {
+    const { name, to, chance, worthCents } = gift;
+    return {
+      says: words.sayGift({
+        ...{ tag, name, to: to?.tag ?? '', chance: share(chance), worth: money(worthCents) },
+        isTaken: to ? 'yes' : 'no',
+      }),
+      asks: to ? { tag: to.tag, fate: 'build', slot: to.slot, from: tag } : unit,
+      fill: null,
+    };
+  }
+  return { says: sayFate(row, customer), asks: unit, fill: null };
 }
 
 function NextBest({
   without,
+  asks,
   tag,
-  slot,
+  fillSlot,
 }: {
   readonly without: Asked | null;
+  readonly asks: WithoutAsked;
   readonly tag: string;
-  readonly slot: string | undefined;
+  readonly fillSlot: string | undefined;
 }) {
   if (!without) return words.askingNextBest();
-  if (without.refusal) return <Refused refusal={without.refusal} />;
-  const { lossCents, plan } = without.value as WithoutIt;
+  if (without.refusal || !without.value) return without.refusal && <Refused refusal={without.refusal} />;
+  const { lossCents, plan } = without.value;
+  if (asks.instead !== undefined)
+    return words.toSellBetter({
+      grade: asks.grade ?? '',
+      loss: money(lossCents ?? 0),
+      is: lossCents === null ? 'none' : lossCents > 0 ? 'less' : 'same',
+    });
   if (lossCents === null) return words.noOtherWay();
-  const other = plan?.units.find((own) => own.tag === tag);
-  const fill = slot === undefined ? undefined : other?.fills.find((own) => own.slot === slot);
+  const about = asks.slot === undefined ? tag : asks.tag;
+  const other = plan?.units.find((own) => own.tag === about);
+  const wanted = fillSlot ?? asks.slot;
+  const fill = wanted === undefined ? undefined : other?.fills.find((own) => own.slot === wanted);
   const instead = fill
     ? words.insteadPart({ is: fill.is, grade: fill.grade, from: fill.from })
     : words.insteadFate({
@@ -194,6 +268,3 @@ function sayFate(
     isSure: completes >= 1 ? 'yes' : 'no',
   });
 }
-
-const sayFill = ({ tag }: PlanRow, { name, is, from, grade, cents }: PlanRow['fills'][number]): string =>
-  words.sayFill({ tag, name, is, from, grade, cents: money(cents) });

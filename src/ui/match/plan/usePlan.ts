@@ -20,6 +20,9 @@ export interface PlanView extends ShopPlan {
 export interface PlanAsked {
   readonly days: number;
   readonly hours: number | null;
+  readonly certifiedHours: number | null;
+  /** Whatever was accepted before. */
+  readonly isAnew: boolean;
   readonly wishes: readonly Wish[];
   readonly slotWishes: readonly SlotWish[];
 }

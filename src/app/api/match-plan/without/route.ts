@@ -15,12 +15,16 @@ export const POST = guardRoute('POST /api/match-plan/without', async (request) =
   const { problem = null, ...choiceAsked } = body ?? {};
   const asked = parseDto(WithoutDto, body && choiceAsked);
   if (!asked.ok) return answerRefusal(asked, 400);
-  const { cents, tag, fate, grade, slot, from } = asked.value;
+  const { cents, tag, fate, grade, slot, from, instead } = asked.value;
   if (slot !== undefined && from === undefined)
     return answerRefusal(refuse('bad-input', { field: 'from', says: 'it must say from where' }), 400);
+  const fateWish =
+    instead === undefined
+      ? { tag, fate, ...(grade && { grade }), is: 'forbidden' as const }
+      : { tag, fate: instead, ...(grade && instead === 'build' && { grade }), is: 'pinned' as const };
   const choice =
     slot === undefined || from === undefined
-      ? { wishes: [{ tag, fate, ...(grade && { grade }), is: 'forbidden' as const }] }
+      ? { wishes: [fateWish] }
       : { slotWishes: [{ tag, slot, from, is: 'forbidden' as const }] };
   const found = await matchThreads.without({ problem, cents, choice, seconds: mostSeconds });
   return found.ok ? Response.json(found.value) : answerRefusal(found);
