@@ -66,6 +66,7 @@ import { growShop } from '../../scripts/support/grownShop';
 import { FunctionsRun } from '../../tests/support/functionsRun';
 import { demoDay, demoScratch, somebody, type Scratch } from '../../tests/support/scratch';
 import { markPrinted } from './labels/labelJobs';
+import { boundOnShelf } from './parts/boundOnShelf';
 import { lockPartsFreedFrom } from './parts/partRepository';
 import { keepPhoto } from '@/services/photos/keepPhoto';
 import { readMachine, readPressing } from '@/services/machine/readMachine';
@@ -189,6 +190,7 @@ async function askEverything(db: Knex): Promise<void> {
   await readBin(db, part.bin);
   await readMatch(db, now, match.tag);
   await readOffered(db, match.tag, now);
+  await boundOnShelf(db, ['wick-board', 'wick-sensor']);
   await readProve(db, now);
   await readSend(db, now);
   await openShipment(db);

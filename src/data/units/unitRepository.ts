@@ -15,6 +15,15 @@ export async function unitsWithTimer(db: Knex): Promise<readonly Unit[]> {
   return ((await db('units').whereNotNull('timer_on').orderBy('tag_no')) as UnitRow[]).map(toUnit);
 }
 
+/** Donors that promise a part to another unit. */
+export async function unitsThatPromise(db: Knex): Promise<readonly Unit[]> {
+  const rows = (await db('units')
+    .where({ stage: 'teardown' })
+    .whereNot('promised', '{}')
+    .orderBy('tag_no')) as UnitRow[];
+  return rows.map(toUnit);
+}
+
 export async function findUnit(db: Knex, where: Partial<Pick<UnitRow, 'id' | 'tag'>>): Promise<Unit | undefined> {
   const row = (await db('units').where(where).first()) as UnitRow | undefined;
   return row && toUnit(row);

@@ -9,6 +9,7 @@ import { oldestOnShelf, partsAssignedTo, partsKeptFor, type ShelfKind } from '@/
 import { shelfStock } from '@/data/parts/shelfStock';
 import { readTallies, type Tallies } from '@/data/tallies/readTallies';
 import { findUnit, unitsAt } from '@/data/units/unitRepository';
+import { onTheirWay, type OnItsWay } from './onTheirWay';
 
 export interface MatchView {
   readonly units: readonly Unit[];
@@ -23,6 +24,8 @@ export interface MatchView {
    * parts that are worth the same to a slot, the oldest.
    */
   readonly offered: 'all' | string | null;
+  /** What was promised to the units and is not on the shelf yet. */
+  readonly coming: readonly OnItsWay[];
 }
 
 /** What one unit is matched by. */
@@ -43,7 +46,12 @@ export async function readMatch(db: Knex, now: Date, tag?: string): Promise<Matc
   const [units, tallies] = await Promise.all([unitsAt(db, ['match']), readTallies(db, ['stock', 'whole'])]);
   const models = await modelsOfUnits(db, units, now);
   const kinds = kindsFor(units, models, tallies);
-  const [assigned, kept] = await Promise.all([
+  const [coming, assigned, kept] = await Promise.all([
+    onTheirWay(
+      db,
+      units.map((unit) => unit.tag),
+      now,
+    ),
     partsAssignedTo(
       db,
       units.map(({ id }) => id),
@@ -56,7 +64,7 @@ export async function readMatch(db: Knex, now: Date, tag?: string): Promise<Matc
   const shelf = shelfStock(tallies);
   if ((kinds.length * mostAlike <= mostSent && models.length <= mostModels) || units.length < 2) {
     const parts = [...(await oldestOnShelf(db, kinds, mostAlike)), ...assigned, ...kept];
-    return { units, models, shelf, parts, offered: 'all' };
+    return { units, models, shelf, parts, offered: 'all', coming };
   }
   const first = units.find((unit) => unit.tag === tag) ?? units[0];
   const whole = modelAmong(models, first);
@@ -67,6 +75,7 @@ export async function readMatch(db: Knex, now: Date, tag?: string): Promise<Matc
     shelf,
     parts: [...own, ...assigned, ...kept],
     offered: first?.tag ?? null,
+    coming,
   };
 }
 

@@ -142,6 +142,11 @@ export function GradeOnePart({
               })
             : words.ofRead({ readCount, attributes: asked.length })}
         </Headline>
+        {part.reservedFor !== undefined && !onLooked && (
+          <Box color="waiting" fontWeight="600" mb="8px">
+            {words.promisedTo({ for: part.reservedFor })}
+          </Box>
+        )}
         {part.reuse === 'asked' && kind.reusableIf && (
           <Caution tone="waiting" what="">
             {words.reuseAsks({ question: kind.reusableIf })}

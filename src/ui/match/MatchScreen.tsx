@@ -6,6 +6,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Part, Unit } from '@/core/entities/entities';
 import { slotNeeds } from '@/core/sale/slots';
 import { withPartner } from '@/core/matching/boundParts';
+import type { OnItsWay } from '@/services/match/onTheirWay';
 import { isOffered, rankForSlot } from '@/core/matching/rankForSlot';
 import { bestOnShelf, gradesHeld, predictSale } from '@/core/sale/predictSale';
 import { useHouseRules } from '@/ui/rules/RulesProvider';
@@ -128,7 +129,14 @@ export function MatchScreen({ view, first }: { readonly view: MatchView; readonl
           </Box>
         )}
       </ScrollBox>
-      {row && <MatchOneUnit key={row.unit.id} {...{ row, shop, shelf, partOf }} isLoading={offered === null} />}
+      {row && (
+        <MatchOneUnit
+          key={row.unit.id}
+          coming={view.coming}
+          {...{ row, shop, shelf, partOf }}
+          isLoading={offered === null}
+        />
+      )}
     </Box>
   );
 }
@@ -220,12 +228,14 @@ function MatchOneUnit({
   shelf,
   partOf,
   isLoading,
+  coming,
 }: {
   readonly row: MatchRow;
   readonly shop: Shop;
   readonly shelf: Shelf;
   readonly partOf: PartsById;
   readonly isLoading: boolean;
+  readonly coming: readonly OnItsWay[];
 }) {
   const router = useRouter();
   const { unit, model, needs, held } = row;
@@ -305,6 +315,7 @@ function MatchOneUnit({
           unit={unit}
           need={need}
           {...{ offers, isLoading }}
+          coming={coming.find((own) => own.for === unit.tag && own.interchange === need.part.interchange)}
           assigned={partOf.get(unit.assigned[need.part.id] ?? '')}
           onAssign={assign}
           onRelease={() => void shop.act('part-released', unit.id, { slot: need.part.id })}

@@ -1,5 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import type { OnItsWay } from '@/services/match/onTheirWay';
 import type { Part, Unit } from '@/core/entities/entities';
 import type { SlotNeed } from '@/core/sale/slots';
 import type { RankedPart } from '@/core/matching/rankForSlot';
@@ -13,6 +14,8 @@ interface SlotOfferProps {
   readonly need: SlotNeed;
   readonly offers: readonly RankedPart<Part>[];
   /** They are on their way from the server. */
+  /** One that was promised to the unit and is on its way. */
+  readonly coming: OnItsWay | undefined;
   readonly isLoading: boolean;
   readonly assigned: Part | undefined;
   readonly onAssign: (partId: string) => void;
@@ -22,11 +25,16 @@ interface SlotOfferProps {
 const shownOffers = 4;
 
 /** What fits a slot, best first, with the money each choice leaves. */
-export function SlotOffer({ unit, need, offers, isLoading, assigned, onAssign, onRelease }: SlotOfferProps) {
+export function SlotOffer({ unit, need, offers, coming, isLoading, assigned, onAssign, onRelease }: SlotOfferProps) {
   const [best, second] = offers;
   return (
     <Box minH="118px">
       <Box textStyle="lead">{sentence()}</Box>
+      {coming && !assigned && (
+        <Box color="waiting" fontWeight="600">
+          {words.promisedOf({ from: coming.from, at: coming.at.replace('-', '_') })}
+        </Box>
+      )}
       <Box textStyle="note" color="inkMuted" mb="10px">
         {best && second && !assigned
           ? words.nextBest({

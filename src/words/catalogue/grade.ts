@@ -6,6 +6,7 @@ export const limits = () => l`(limits it)`;
 export const notRead = () => l`not read`;
 export const enterNumberFromTo = (d: { low: Text; high: Text; unit: Text }) => l`Enter a number from ${d.low} to ${d.high}${d.unit}.`;
 export const unknownUnit = () => l`an unknown unit`;
+export const promisedTo = (d: { for: Text }) => l`${d.for} waits for it.`;
 export const boughtPart = (d: { modelName: Text; origin: Text; handling: Text }) => l`${d.modelName} · bought ${d.origin}${d.handling}`;
 export const fromAtTeardown = (d: { modelName: Text; anUnknownUnit: Text; state: Text; handling: Text }) => l`${d.modelName} · from ${d.anUnknownUnit} · ${d.state} at teardown${d.handling}`;
 export const limitedBy = (d: { grade: Text; limiting: Text }) => l`${d.grade}, limited by ${d.limiting}`;

@@ -27,6 +27,7 @@ export const worthSameOlderUsed = () => l`worth the same, same grade; the older 
 export const keptForThisUnit = () => l`the first was reserved for this unit`;
 export const lessProfit = (d: { gainCents: number }) => l`${money(d.gainCents)} less profit`;
 export const nextBest = (d: { tag: Text; gainCents: Text }) => l`Next best: ${d.tag}, ${d.gainCents}.`;
+export const promisedOf = (d: { at: string; from: Text }) => l`One is promised: ${select(d.at, { "teardown": l`from ${d.from}, which is at Teardown`, "grade": l`${d.from} is at Grade`, "other": l`${d.from} waits for its bin` })}. Then it is set aside here.`;
 export const itsOwnPartOut = (d: { because: Text }) => l`Its own part is out: ${d.because}.`;
 export const itsOwnPartCountsAs = () => l`Its own part counts as OK.`;
 export const putBack = (d: { tag: Text }) => l`Put ${d.tag} back`;
