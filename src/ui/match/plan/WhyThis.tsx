@@ -246,7 +246,11 @@ function NextBest({
         grade: other?.sellsAt ?? '',
         hasGrade: other?.sellsAt ? 'yes' : 'no',
       });
-  return words.nextBest({ instead, loss: money(lossCents), isSame: lossCents <= 0 ? 'yes' : 'no' });
+  return words.nextBest({
+    instead,
+    loss: money(Math.abs(lossCents)),
+    is: lossCents > 0 ? 'less' : lossCents < 0 ? 'more' : 'same',
+  });
 }
 
 function sayFate(
