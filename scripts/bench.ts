@@ -23,6 +23,7 @@ import { gradeFigures } from './support/gradeFigures';
 import { demoCopy } from './support/demoCopy';
 import { shelfFigures } from './support/shelfFigures';
 import { matchFigures } from './support/matchFigures';
+import { matchServed } from './support/matchServed';
 import { triageFigures } from './support/triageFigures';
 import { grownBench } from './support/grownBench';
 import { keyFigures } from './support/keyFigures';
@@ -154,7 +155,7 @@ async function main(): Promise<void> {
   // The planner alone needs neither database nor browser.
   if (process.argv.includes('planner')) return say(planFigures().join('\n'));
   if (process.argv.includes('grade')) return say(gradeFigures().join('\n'));
-  if (process.argv.includes('match')) return say((await matchFigures()).join('\n'));
+  if (process.argv.includes('match')) say((await matchFigures()).join('\n'));
   if (process.argv.includes('triage')) return say(triageFigures().join('\n'));
   await needPackage('mariadb-server');
   await needPackage('chromium-headless-shell');
@@ -167,6 +168,7 @@ async function main(): Promise<void> {
       return say((await withDatabase(home, shelfName, shelfFigures)).join('\n'));
     }
     await buildApplication();
+    if (process.argv.includes('match')) return say((await matchServed(home)).join('\n'));
     if (process.argv.includes('grown')) return say((await grownBench(home)).join('\n'));
     await dropDatabase(home, demoName);
     await withDatabase(home, demoName, (db) => loadDemo(db, new Date()));

@@ -312,6 +312,12 @@ export interface PurchaseOfferRow {
   ended_at: Date | null;
 }
 
+export interface MatchWayRow {
+  hash: string;
+  ways: string;
+  made_on: string;
+}
+
 export interface PartReserveRow {
   interchange: string;
   at_least: SaleGrade;
@@ -729,6 +735,7 @@ export const columns = {
     'made_at',
     'closed_at',
   ] satisfies (keyof CustomerOrderRow)[],
+  match_ways: ['hash', 'ways', 'made_on'] satisfies (keyof MatchWayRow)[],
   part_reserves: ['interchange', 'at_least', 'count', 'set_by', 'set_at'] satisfies (keyof PartReserveRow)[],
   purchase_offers: [
     'id',

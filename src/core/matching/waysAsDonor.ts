@@ -9,7 +9,7 @@ import { worstGrade, type SaleGrade } from '@/core/shared/grades';
 import type { HouseRules } from '@/core/shared/houseRules';
 import type { Knowledge, Lack, Subject } from '@/core/triage/knowledge';
 import { partBrings } from '@/core/triage/knowledge';
-import { planHarvest, type DonorPlan } from '@/core/triage/valueDonor';
+import { offeredParts, planHarvest, type DonorPlan } from '@/core/triage/valueDonor';
 import { hands, pairOf, usesOfSteps } from './waysToBuild';
 
 /** A build that waits would pay whatever the part takes: so much is far beyond any. */
@@ -22,6 +22,7 @@ const wantedCents = 200_000;
  * @param known  of its model; what waits for parts is left out of it, since the plan itself weighs that
  * @param wanted  classes that builds could use
  * @param buyCents  what another part in the place of one that fails costs a build, by class
+ * @param byItself  how far it pays by itself, where that is known already
  */
 export function waysAsDonor(
   model: Model,
@@ -30,6 +31,7 @@ export function waysAsDonor(
   wanted: ReadonlySet<string>,
   buyCents: (interchange: string, part: ModelPart) => number,
   rules: HouseRules,
+  byItself?: DonorPlan | null,
 ): readonly Level[] {
   const plain: Knowledge = { ...known, lacking: {} };
   const planFor = (some: readonly string[]): DonorPlan | null => {
@@ -37,9 +39,10 @@ export function waysAsDonor(
     const lacking = Object.fromEntries(some.map((one) => [one, lack]));
     return planHarvest(model, unit, { ...plain, lacking }, rules);
   };
-  const base = planFor([]);
+  const base = byItself === undefined ? planFor([]) : byItself;
   const given = new Set(base?.harvest.map(({ part }) => getModelPart(model, part).interchange));
-  const missing = [...new Set(model.parts.map(({ interchange }) => interchange))].filter(
+  // What nobody could take out is not asked for.
+  const missing = [...new Set(offeredParts(model, unit, rules).map(({ interchange }) => interchange))].filter(
     (one) => wanted.has(one) && !given.has(one),
   );
   const asked = [...missing.map((one) => [one]), ...(missing.length > 1 ? [missing] : [])];

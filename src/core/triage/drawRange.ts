@@ -14,10 +14,13 @@ const tenthsOfNormal = 1.2815515655446004;
  *
  * Cost: 400 draws
  */
-export function drawRange(draw: (chance: Chance) => number): { readonly low: number; readonly high: number } {
+export const drawRange: RangeOf = (draw) => {
   const chance = new Chance(20261126);
   return middle80(Array.from({ length: draws }, () => draw(chance)));
-}
+};
+
+/** How the middle 80 % of what is drawn is found. */
+export type RangeOf = (draw: (chance: Chance) => number) => { readonly low: number; readonly high: number };
 
 /**
  * A share as it could be: drawn from the belief itself, a Beta of its mean and its weight, so that the mean of many draws is

@@ -10,6 +10,7 @@ import type { Knowledge, Subject } from './knowledge';
 import { unknownTest } from './knownYields';
 import { buildCents, fallbackCents, planBuild, valueBuild } from './valueBuild';
 import { planHarvest, valueDonor, type DonorPlan, type Harvest } from './valueDonor';
+import { drawRange, type RangeOf } from './drawRange';
 import type { Valued } from './valued';
 import { message, type Message } from '@/core/shared/message';
 
@@ -43,13 +44,21 @@ export function proposeDisposition(model: Model, unit: Subject, known: Knowledge
 /**
  * Every choice with its money, best first. What must not be weighed with money comes first whatever it is worth: a swollen
  * cell is made safe, a locked unit is a question of ownership.
+ *
+ * @param rangeOf  how the middle 80 % of a choice is found: drawn, unless nobody looks at it
  */
-export function valueDispositions(model: Model, unit: Subject, known: Knowledge, rules: HouseRules) {
+export function valueDispositions(
+  model: Model,
+  unit: Subject,
+  known: Knowledge,
+  rules: HouseRules,
+  rangeOf: RangeOf = drawRange,
+) {
   const harvest = planHarvest(model, unit, known, rules);
   const build = planBuild(model, unit, known, rules);
-  const donor = valueDonor(model, harvest, known, rules);
+  const donor = valueDonor(model, harvest, known, rules, rangeOf);
   const weighed: readonly Valued[] = [
-    valueBuild(build, unit, known, rules, harvest),
+    valueBuild(build, unit, known, rules, harvest, rangeOf),
     donor,
     valueAsIs(model, unit, known, rules),
     {

@@ -12,7 +12,7 @@ import { movesOn, type Move } from '@/core/teardown/worth/movesOf';
 import type { Brought } from '@/core/procedure/transfers';
 import { meanMinutes } from '@/core/teardown/attendedMinutes';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import { drawMinutes, drawRange, drawShare } from './drawRange';
+import { drawMinutes, drawRange, drawShare, type RangeOf } from './drawRange';
 import type { Knowledge, Subject } from './knowledge';
 import { unknownTest, type KnownYield } from './knownYields';
 import type { Valued } from './valued';
@@ -187,6 +187,7 @@ export function valueBuild(
   known: Knowledge,
   rules: HouseRules,
   harvest: DonorPlan | null,
+  rangeOf: RangeOf = drawRange,
 ): Valued {
   if (!plan) {
     const nothing = { disposition: 'build', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
@@ -199,7 +200,7 @@ export function valueBuild(
   const failed = fallback - consumables;
   const lacking = needed.find((part) => !known.shelf[part.interchange]);
   const draw = drawBuild(plan, fallback, rules);
-  const range = drawRange((chance) => draw(chance));
+  const range = rangeOf((chance) => draw(chance));
   return {
     disposition: 'build',
     cents: buildCents(plan, fallback, rules),

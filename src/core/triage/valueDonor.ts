@@ -4,6 +4,7 @@ import { capIn, scrapBy } from '@/core/findings/partHarm';
 import { neededParts } from '@/core/sale/slots';
 import { boundPartner } from '@/core/procedure/boundPartner';
 import { getModelPart, type Model } from '@/core/procedure/model';
+import type { ModelPart } from '@/core/procedure/parts';
 import type { Operation } from '@/core/procedure/operations';
 import { operationsFor } from '@/core/procedure/situation';
 import { modelBySchools } from '@/core/schools/modelBySchools';
@@ -17,7 +18,7 @@ import type { LadderPolicy } from '@/core/teardown/policy/ladderPolicy';
 import { priceOfPart } from '@/core/teardown/worth/partWorth';
 import { savedMoves } from '@/core/teardown/worth/savedMoves';
 import type { SheetStep } from '@/core/teardown/sheet/sheetStep';
-import { drawMinutes, drawRange, drawShare } from './drawRange';
+import { drawMinutes, drawRange, drawShare, type RangeOf } from './drawRange';
 import { partBrings, yieldOf, type Knowledge, type Subject } from './knowledge';
 import type { KnownYield } from './knownYields';
 import type { Valued } from './valued';
@@ -59,6 +60,18 @@ export interface DonorPlan {
   readonly cents: number;
 }
 
+/** Parts of a unit that could be taken out for somebody: not bad, not absent, and worth something. */
+export function offeredParts(model: Model, unit: Subject, rules: Pick<HouseRules, 'gradeMix'>): readonly ModelPart[] {
+  const scrap = scrapOf(model, unit);
+  const absent = new Set(model.configurations.find(({ id }) => id === unit.configuration)?.absentParts ?? []);
+  return model.parts.filter(
+    (part) => !scrap.has(part.id) && !absent.has(part.id) && priceOfPart(part, rules.gradeMix) !== undefined,
+  );
+}
+
+const scrapOf = (model: Model, unit: Subject): ReadonlySet<string> =>
+  new Set([...scrapBy(model, unit), ...neededParts(model, unit).map(({ id }) => id)]);
+
 /**
  * How far a unit pays as a donor, as the planner says it (`harvestPlan`): each part with its chance on a unit in this
  * condition and what one more of it brings today; less the minutes of the plan, and of what the sheet adds for what was
@@ -67,17 +80,14 @@ export interface DonorPlan {
 export function planHarvest(written: Model, unit: Subject, known: Knowledge, rules: HouseRules): DonorPlan | null {
   const model = modelBySchools(written, rules);
   const findings = kindsFound(unit);
-  const scrap = new Set([...scrapBy(model, unit), ...neededParts(model, unit).map(({ id }) => id)]);
-  const absent = new Set(model.configurations.find(({ id }) => id === unit.configuration)?.absentParts ?? []);
-  const offered = model.parts
-    .filter((part) => !scrap.has(part.id) && !absent.has(part.id) && priceOfPart(part, rules.gradeMix) !== undefined)
-    .map((part) => {
-      const odds = yieldOf(model, part, unit, known);
-      const soundCents = partBrings(part, known, rules, capIn(model, part, unit)?.grade);
-      const isSeen = known.yields[part.id] !== undefined;
-      const partner = boundPartner(model, part.id);
-      return { part: part.id, name: part.name, soundCents, known: odds, chance: odds.share, isSeen, partner };
-    });
+  const scrap = scrapOf(model, unit);
+  const offered = offeredParts(model, unit, rules).map((part) => {
+    const odds = yieldOf(model, part, unit, known);
+    const soundCents = partBrings(part, known, rules, capIn(model, part, unit)?.grade);
+    const isSeen = known.yields[part.id] !== undefined;
+    const partner = boundPartner(model, part.id);
+    return { part: part.id, name: part.name, soundCents, known: odds, chance: odds.share, isSeen, partner };
+  });
   const saved = savedMoves(
     model,
     { ...unit, findings },
@@ -142,14 +152,20 @@ export function planHarvest(written: Model, unit: Subject, known: Knowledge, rul
 }
 
 /** What a unit brings in parts, with its range and its arithmetic. */
-export function valueDonor(model: Model, plan: DonorPlan | null, known: Knowledge, rules: HouseRules): Valued {
+export function valueDonor(
+  model: Model,
+  plan: DonorPlan | null,
+  known: Knowledge,
+  rules: HouseRules,
+  rangeOf: RangeOf = drawRange,
+): Valued {
   if (!plan) {
     const nothing = { disposition: 'donor', cents: 0, lowCents: 0, highCents: 0, figures: [] } as const;
     return { ...nothing, because: message('triage.noPartInWorthTaking'), isPossible: false };
   }
   const { harvest, minutes, worthCents, savedCents, usedCents, cents } = plan;
   const draw = drawDonor(model, plan, rules);
-  const range = drawRange((chance) => draw(chance).cents);
+  const range = rangeOf((chance) => draw(chance).cents);
   const best = harvest.reduce((top, entry) =>
     entry.soundCents * entry.chance > top.soundCents * top.chance ? entry : top,
   );

@@ -5,7 +5,7 @@ import { fillFactParts } from './fillFactParts';
 import { fillModelCards } from './fillModelCards';
 import * as factNames from './factNames';
 import * as instruments from './instruments';
-import { customerOrders, partReserves, promisedParts, purchaseOffers } from './orders';
+import { customerOrders, matchWays, partReserves, promisedParts, purchaseOffers } from './orders';
 import * as shelf from './shelf';
 import * as sessions from './sessions';
 import * as tables from './tables';
@@ -325,4 +325,5 @@ export const migrations: readonly Migration[] = [
   },
   { name: '113_part_reserves', up: (db) => partReserves(db.schema) },
   { name: '114_promised_parts', up: (db) => promisedParts(db.schema) },
+  { name: '115_match_ways', up: (db) => matchWays(db.schema) },
 ];

@@ -29,6 +29,14 @@ export const partReserves = (schema: Knex.SchemaBuilder) =>
     table.specificType('set_at', 'datetime(3)').notNullable();
   });
 
+/** What kinds of units can become, as plans worked it out: any server may take it from here. */
+export const matchWays = (schema: Knex.SchemaBuilder) =>
+  schema.createTable('match_ways', (table) => {
+    table.specificType('hash', 'char(64) character set ascii collate ascii_bin').primary();
+    table.specificType('ways', 'mediumtext character set utf8mb4').notNullable();
+    table.specificType('made_on', 'char(10) character set ascii collate ascii_bin').notNullable().index();
+  });
+
 /** Parts of a donor that are promised to other units. */
 export const promisedParts = (schema: Knex.SchemaBuilder) =>
   schema.alterTable('units', (table) => {

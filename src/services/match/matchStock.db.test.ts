@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { evaluate } from '@/core/matchPlan/evaluate';
 import { unitByUnit } from '@/core/matchPlan/unitByUnit';
-import { plainTerms, stockGround, stockProblem } from '@/core/matching/stockProblem';
+import { stockGround } from '@/core/matching/stockGround';
+import { plainTerms, stockProblem } from '@/core/matching/stockProblem';
 import { modelAmong, type Model } from '@/core/procedure/model';
 import { predictSale } from '@/core/sale/predictSale';
 import { neededParts } from '@/core/sale/slots';

@@ -11,6 +11,7 @@ export const noPlan = () => l`There is no plan`;
 export const answer = (d: { builds: number; units: number; donors: number }) => l`${plural(d.builds, 0, { "0": l`No unit`, "one": l`One`, "other": l`${number(d.builds)}` })} of ${plural(d.units, 0, { "one": l`one unit`, "other": l`${number(d.units)} units` })} ${plural(d.builds, 0, { "one": l`gets`, "other": l`get` })} built, ${plural(d.donors, 0, { "0": l`none gives parts`, "one": l`one gives parts`, "other": l`${number(d.donors)} give parts` })}`;
 export const provenBest = (d: { time: Text; seconds: Text }) => l`Proven best for the stock of ${d.time}, found in ${d.seconds} s.`;
 export const notProven = (d: { time: Text; gap: Text }) => l`The best that was found for the stock of ${d.time}; no plan brings more than ${d.gap} beyond it.`;
+export const lookedAt = (d: { kinds: number; outOf: number }) => l`Looked at ${number(d.kinds)} of ${number(d.outOf)} kinds of units.`;
 export const progress = (d: { gain: Text; bound: Text }) => l`So far ${d.gain}; no plan brings more than ${d.bound}.`;
 export const nothingKeepsAll = () => l`No plan keeps all that was asked.`;
 export const ordersInTheWay = (d: { orders: readonly string[] }) => l`These orders cannot be met with what is there: ${list(d.orders)}. Take them back, or buy in more.`;

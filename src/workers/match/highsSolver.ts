@@ -51,7 +51,15 @@ export interface Watch {
 export async function highsSolver(watch: Watch = {}): Promise<Solver> {
   const highs = await (loading ??= loadHighs());
   const { maximize } = highs.constants.objectiveSense;
-  return (model, how) => highs.withModel((own): Solved => run(own, maximize, model, how, watch));
+  return (model, how) => {
+    try {
+      return highs.withModel((own): Solved => run(own, maximize, model, how, watch));
+    } catch (error) {
+      // Out of memory, or worse: nothing in it can be relied on any more. The next question loads it anew.
+      loading = undefined;
+      throw error;
+    }
+  };
 }
 
 function run(

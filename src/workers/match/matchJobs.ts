@@ -4,8 +4,10 @@ import { evaluate } from '@/core/matchPlan/evaluate';
 import type { MatchPlan } from '@/core/matchPlan/plan';
 import type { MatchProblem, SlotWish, Wish } from '@/core/matchPlan/problem';
 import { unitByUnit } from '@/core/matchPlan/unitByUnit';
+import type { KindWays, KnownWays } from '@/core/matching/kindWays';
 import type { MatchStock } from '@/core/matching/matchStock';
-import { stockGround, stockProblem, type MatchTerms, type StockGround } from '@/core/matching/stockProblem';
+import { stockGround, type StockGround } from '@/core/matching/stockGround';
+import { stockProblem, type MatchTerms } from '@/core/matching/stockProblem';
 import { hands } from '@/core/matching/waysToBuild';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { highsSolver, type Watch } from './highsSolver';
@@ -23,6 +25,8 @@ export interface ShopPlan extends SolvedPlan {
   readonly anewCents: number | null;
   readonly proposed: StockGround['proposed'];
   readonly lapsed: StockGround['lapsed'];
+  /** What was worked out now of kinds of units, for whoever asks next. */
+  readonly made: readonly (readonly [key: string, ways: KindWays])[];
   /** Orders that cannot be met, where there is no plan; empty where it is the wishes or the minutes. */
   readonly blocking: readonly { readonly order: string; readonly count: number }[];
 }
@@ -35,6 +39,12 @@ export interface WithoutIt {
   readonly isProven: boolean;
 }
 
+/** Who is told how far a plan is. */
+export interface PlanWatch extends Watch {
+  /** Kinds of units that were looked at. */
+  readonly onKinds?: (progress: { readonly kinds: number; readonly outOf: number }) => void;
+}
+
 /** Who may re-solve how long: measures are worth less than the plan. */
 const measureSeconds = 5;
 const missCents = 100_000_000;
@@ -45,16 +55,17 @@ export async function planStock(
   terms: MatchTerms,
   rules: HouseRules,
   seconds: number,
-  watch: Watch = {},
+  watch: PlanWatch = {},
+  ways: KnownWays = new Map(),
 ): Promise<ShopPlan> {
-  const ground = groundOf(stock, terms.purchaseDays, rules);
+  const { ground, made } = groundOf(stock, terms.purchaseDays, rules, watch, ways);
   const problem = stockProblem(ground, terms, rules);
   const solved = await solveProblem(problem, seconds, watch);
   const { keeps, ...free } = problem;
   const anew = keeps && solved.plan ? await solveProblem(free, measureSeconds, watch) : null;
   const { proposed, lapsed } = ground;
   const measured = {
-    ...{ problem, proposed, lapsed },
+    ...{ problem, proposed, lapsed, made },
     unitByUnitCents: evaluate(problem, unitByUnit(problem)).cents,
     anewCents: anew && Math.max(anew.cents, solved.cents),
   };
@@ -71,13 +82,24 @@ export async function planStock(
   };
 }
 
-/** The last one: whoever wishes something else of the same stock does not wait for it again. */
+/** The last one: whoever wishes something else of the same stock does not wait for it again, and of another only for what changed. */
 let known: { readonly of: string; readonly ground: StockGround } | undefined;
 
-function groundOf(stock: MatchStock, purchaseDays: number, rules: HouseRules): StockGround {
+/** @param ways  what others have worked out */
+function groundOf(
+  stock: MatchStock,
+  purchaseDays: number,
+  rules: HouseRules,
+  watch: PlanWatch,
+  ways: KnownWays,
+): { readonly ground: StockGround; readonly made: ShopPlan['made'] } {
   const of = JSON.stringify([{ ...stock, lost: [...stock.lost] }, purchaseDays, rules]);
-  if (known?.of !== of) known = { of, ground: stockGround(stock, purchaseDays, rules) };
-  return known.ground;
+  if (known?.of === of) return { ground: known.ground, made: [] };
+  const before: KnownWays = new Map([...(known?.ground.ways ?? []), ...ways]);
+  const onKind = (kinds: number, outOf: number) => watch.onKinds?.({ kinds, outOf });
+  const ground = stockGround(stock, purchaseDays, rules, { known: before, onKind });
+  known = { of, ground };
+  return { ground, made: [...ground.ways].filter(([key]) => !ways.has(key)) };
 }
 
 async function worthOfAnHour(

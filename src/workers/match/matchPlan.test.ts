@@ -101,6 +101,21 @@ test.each(Array.from({ length: 12 }, (_, seed) => 700 + seed))(
   },
 );
 
+test('after a run that failed the library is loaded anew, and solves as before', async () => {
+  const problem = inventMatch(new Chance(3), { units: 6, slots: 3, classes: 4, lots: 6, models: 2 });
+  const { model } = formulate(problem);
+  const torn = { ...model };
+  Object.defineProperty(torn, 'rows', {
+    get: () => {
+      throw new Error('no memory');
+    },
+  });
+  const first = await highsSolver();
+  const before = first(model, { seconds: 10 }).gain;
+  expect(() => first(torn, { seconds: 10 })).toThrow('no memory');
+  expect((await highsSolver())(model, { seconds: 10 }).gain).toBe(before);
+});
+
 describe('what is asked of a solver', () => {
   const problem = inventMatch(new Chance(3), { units: 12, slots: 4, classes: 6, lots: 10, models: 3 });
 

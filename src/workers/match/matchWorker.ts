@@ -1,10 +1,19 @@
 import type { MessagePort } from 'node:worker_threads';
+import type { KnownWays } from '@/core/matching/kindWays';
 import type { MatchStock } from '@/core/matching/matchStock';
 import type { MatchTerms } from '@/core/matching/stockProblem';
 import { accept, type Outcome } from '@/core/shared/outcome';
 import type { HouseRules } from '@/core/shared/houseRules';
 import { judgeDocument } from '@/files/matchProblemDocument';
-import { planStock, planWithout, worthOfMore, type OneMore, type ShopPlan, type WithoutIt } from './matchJobs';
+import {
+  planStock,
+  planWithout,
+  worthOfMore,
+  type OneMore,
+  type PlanWatch,
+  type ShopPlan,
+  type WithoutIt,
+} from './matchJobs';
 
 /** What a thread is asked: a plan of a stock, the next best to a choice, or what one more would bring. */
 export type MatchTask =
@@ -13,6 +22,8 @@ export type MatchTask =
       readonly stock: MatchStock;
       readonly terms: MatchTerms;
       readonly rules: HouseRules;
+      /** What others have worked out of its kinds of units. */
+      readonly ways: KnownWays;
       readonly seconds: number;
       /** One number: anything but nought ends the search with what it has. */
       readonly flag: SharedArrayBuffer;
@@ -34,10 +45,12 @@ export type MatchTask =
       readonly seconds: number;
     };
 
-export interface MatchProgress {
-  readonly gain: number;
-  readonly bound: number;
-}
+/** How far a plan is: kinds of units that were looked at, then the best so far and its bound, in cents. */
+export type MatchProgress =
+  { readonly kinds: number; readonly outOf: number } | { readonly gain: number; readonly bound: number };
+
+/** So many kinds of units at a time are told of. */
+const kindsTold = 10;
 
 /** Runs in a thread of its own: pages go on, and what goes wrong in the solver ends this thread and nothing else. */
 export default async function work(
@@ -50,8 +63,12 @@ export default async function work(
     return accept(await planWithout(problem.value, task.cents, task.choice, task.seconds));
   }
   const flag = new Int32Array(task.flag);
-  return planStock(task.stock, task.terms, task.rules, task.seconds, {
+  const watch: PlanWatch = {
     isCancelled: () => Atomics.load(flag, 0) !== 0,
+    onKinds: ({ kinds, outOf }) => {
+      if (kinds % kindsTold === 0) task.port.postMessage({ kinds, outOf } satisfies MatchProgress);
+    },
     onProgress: (progress) => task.port.postMessage(progress satisfies MatchProgress),
-  });
+  };
+  return planStock(task.stock, task.terms, task.rules, task.seconds, watch, task.ways);
 }

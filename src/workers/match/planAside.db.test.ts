@@ -10,8 +10,8 @@ import { MatchThreads } from './planAside';
 
 const folder = mkdtempSync(join(tmpdir(), 'plucky-match-'));
 const threads: MatchThreads[] = [];
-const threadsOf = (file?: string) => {
-  const made = new MatchThreads(...(file === undefined ? [] : [() => file]));
+const threadsOf = (file?: string, threadMb?: number) => {
+  const made = file === undefined ? new MatchThreads() : new MatchThreads(() => file, threadMb);
   threads.push(made);
   return made;
 };
@@ -39,9 +39,8 @@ const nothing: MatchStock = {
   reserves: [],
   lost: new Set(),
 };
-const never = new AbortController().signal;
-const plan = (of: MatchThreads, signal: AbortSignal = never) =>
-  of.plan({ stock: nothing, terms: plainTerms, rules, seconds: 5 }, () => undefined, signal);
+const plan = (of: MatchThreads, signal: AbortSignal = new AbortController().signal) =>
+  of.plan({ stock: nothing, terms: plainTerms, rules, ways: new Map(), seconds: 5 }, () => undefined, signal);
 
 test('a shop without a free unit has a plan of nothing, proven', async () => {
   const own = threadsOf();
@@ -66,6 +65,25 @@ test('a thread that dies is told, and the next question gets a new one', async (
   silent.mockRestore();
 });
 
+test('a thread that runs out of memory takes nothing else with it', async () => {
+  const silent = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const marker = join(folder, 'filled');
+  const file = join(folder, 'fills.cjs');
+  writeFileSync(
+    file,
+    `const { existsSync, writeFileSync } = require('node:fs');
+     module.exports = () => {
+       if (existsSync(${JSON.stringify(marker)})) return { cents: 7 };
+       writeFileSync(${JSON.stringify(marker)}, '');
+       for (const all = []; ; ) all.push(Array.from({ length: 1e5 }, (_, at) => ({ at })));
+     };`,
+  );
+  const own = threadsOf(file, 48);
+  expect(await plan(own)).toMatchObject({ ok: false, refusal: { reason: 'match-thread-ended' } });
+  expect(await plan(own)).toMatchObject({ ok: true, value: { cents: 7 } });
+  silent.mockRestore();
+});
+
 test('more than can wait are sent away, and those that wait are answered', async () => {
   const file = join(folder, 'slow.cjs');
   writeFileSync(file, 'module.exports = () => new Promise((done) => setTimeout(() => done({ cents: 1 }), 300));');
@@ -81,7 +99,11 @@ test('who calls a search off gets what it has, and the thread goes on with the n
   const own = threadsOf();
   const gone = new AbortController();
   gone.abort();
-  const off = await own.plan({ stock: nothing, terms: plainTerms, rules, seconds: 5 }, () => undefined, gone.signal);
+  const off = await own.plan(
+    { stock: nothing, terms: plainTerms, rules, ways: new Map(), seconds: 5 },
+    () => undefined,
+    gone.signal,
+  );
   expect(off.ok).toBe(true);
   expect(await plan(own)).toMatchObject({ ok: true });
 });

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import Piscina from 'piscina';
+import type { KnownWays } from '@/core/matching/kindWays';
 import type { MatchStock } from '@/core/matching/matchStock';
 import type { MatchTerms } from '@/core/matching/stockProblem';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
@@ -11,10 +12,9 @@ import type { MatchProgress, MatchTask } from './matchWorker';
 /** The library is compiled once a thread, which takes seconds: a thread is kept for the day's questions. */
 const idleMs = 15 * 60_000;
 const mostWaiting = 6;
-/** Beside the solver's own memory, which is not the thread's. */
-const threadMb = 1024;
+const usualThreadMb = 1024;
 /** Beyond the search: the stock is read and measured, too. */
-const moreSeconds = 60;
+const moreSeconds = 120;
 
 const workerFile = (): string =>
   process.env.PLUCKY_MATCH_WORKER ?? join(/* turbopackIgnore: true */ process.cwd(), '.next', 'workers', 'match.cjs');
@@ -23,7 +23,11 @@ const workerFile = (): string =>
 export class MatchThreads {
   private pool: Piscina | undefined;
 
-  constructor(private readonly filename: () => string = workerFile) {}
+  /** @param threadMb  beside the solver's own memory, which is not the thread's */
+  constructor(
+    private readonly filename: () => string = workerFile,
+    private readonly threadMb = usualThreadMb,
+  ) {}
 
   /**
    * The plan of a stock.
@@ -36,6 +40,7 @@ export class MatchThreads {
       readonly stock: MatchStock;
       readonly terms: MatchTerms;
       readonly rules: HouseRules;
+      readonly ways: KnownWays;
       readonly seconds: number;
     },
     onProgress: (progress: MatchProgress) => void,
@@ -90,7 +95,7 @@ export class MatchThreads {
       minThreads: 0,
       maxThreads: 1,
       idleTimeout: idleMs,
-      resourceLimits: { maxOldGenerationSizeMb: threadMb },
+      resourceLimits: { maxOldGenerationSizeMb: this.threadMb },
     });
   }
 }

@@ -9,6 +9,7 @@ import { openOrders } from '@/data/orders/orderRepository';
 import { currentRules } from '@/data/rules/houseRulesRepository';
 import { MatchTermsDto } from '@/dto/match/MatchTermsDto';
 import { parseDto } from '@/dto/parseDto';
+import { keepKnownWays, readKnownWays } from '@/services/match/knownWays';
 import { readMatchStock } from '@/services/match/readMatchStock';
 import { matchThreads } from '@/workers/match/planAside';
 
@@ -52,18 +53,19 @@ export const POST = guardRoute('POST /api/match-plan', async (request) => {
       const say = (line: object) => {
         if (!gone.signal.aborted) controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
       };
-      say({ progress: { units: stock.units.length } });
       const planned = await matchThreads.plan(
-        { stock, terms, rules, seconds: mostSeconds },
+        { stock, terms, rules, ways: await readKnownWays(database(), stock, rules), seconds: mostSeconds },
         (progress) => say({ progress }),
         gone.signal,
       );
       if (!planned.ok) say({ refusal: planned.refusal });
       else {
-        const { plan, problem } = planned.value;
-        const rows = plan ? planRows(planned.value, plan, stock) : [];
+        const { made, ...found } = planned.value;
+        const { plan, problem } = found;
+        await keepKnownWays(database(), made, now);
+        const rows = plan ? planRows(found, plan, stock) : [];
         const buys = plan ? toBuy(problem, plan, rows) : [];
-        say({ plan: { ...planned.value, rows, toBuy: buys, position, at: now.toISOString() } });
+        say({ plan: { ...found, rows, toBuy: buys, position, at: now.toISOString() } });
       }
       if (!gone.signal.aborted) controller.close();
     },

@@ -48,7 +48,9 @@ export function PlanNotes({
       {view?.plan && !isSolving && <Kept view={view} isAnew={isAnew} />}
       {isSolving && progress && (
         <Box role="status" textStyle="note" color="inkMuted" mb="8px">
-          {words.progress({ gain: money(Math.round(progress.gain)), bound: money(Math.round(progress.bound)) })}
+          {'kinds' in progress
+            ? words.lookedAt(progress)
+            : words.progress({ gain: money(Math.round(progress.gain)), bound: money(Math.round(progress.bound)) })}
         </Box>
       )}
     </>

@@ -5,9 +5,10 @@ import type { SlotWish, Wish } from '@/core/matchPlan/problem';
 import type { Refusal } from '@/core/shared/outcome';
 import { whose } from '@/ui/server/whose';
 import type { ShopPlan } from '@/workers/match/matchJobs';
+import type { MatchProgress } from '@/workers/match/matchWorker';
 
 /** A plan as the page gets it. */
-export interface PlanView extends ShopPlan {
+export interface PlanView extends Omit<ShopPlan, 'made'> {
   readonly rows: readonly PlanRow[];
   readonly toBuy: readonly ToBuy[];
   /** Up to where the log was read. */
@@ -31,8 +32,7 @@ export interface PlanNow {
   readonly view: PlanView | null;
   readonly refusal: Refusal | null;
   readonly isSolving: boolean;
-  /** Best so far and its bound, in cents, while it is sought. */
-  readonly progress: { readonly gain: number; readonly bound: number } | null;
+  readonly progress: MatchProgress | null;
   /** Tags of units that become something else than in the plan before, where that was of the same wishes. */
   readonly changed: readonly string[];
   readonly again: () => void;
@@ -40,7 +40,7 @@ export interface PlanNow {
 }
 
 interface Line {
-  readonly progress?: { readonly gain?: number; readonly bound?: number };
+  readonly progress?: MatchProgress;
   readonly plan?: PlanView;
   readonly refusal?: Refusal;
 }
@@ -61,8 +61,7 @@ export function usePlan(asked: PlanAsked): PlanNow {
     calling.current = own;
     void readLines(said, own.signal, (line) => {
       if (own.signal.aborted) return;
-      const { gain, bound } = line.progress ?? {};
-      if (gain !== undefined && bound !== undefined) setProgress({ gain, bound });
+      if (line.progress) setProgress(line.progress);
       if (line.plan) {
         setChanged(shown.current?.said === said ? differing(shown.current.view, line.plan) : []);
         shown.current = { said, view: line.plan };
