@@ -5,6 +5,10 @@ import type { Part } from '@/core/entities/entities';
 import { Chance } from '@/core/shared/chance';
 import { formatTag } from '@/core/shared/tags';
 import { saleGrades } from '@/core/shared/grades';
+import { wordedFact } from '@/core/shop/makeFact';
+import { listMembers } from '@/data/people/peopleRepository';
+import { recount } from '@/data/tallies/catchUp';
+import { recordFact } from '@/services/facts/recordFact';
 import { newestModels } from '@/data/models/modelRepository';
 import { partsAt } from '@/data/parts/partRepository';
 import { fromPart } from '@/data/parts/partRows';
@@ -59,6 +63,8 @@ async function fill(db: Knex, chance: Chance): Promise<void> {
         });
       }),
     );
+  // Counted at once, as if they had come the usual way.
+  while (!(await recount(db, new Date())));
 }
 
 /**
@@ -109,16 +115,14 @@ export async function matchServed(home: Home): Promise<readonly string[]> {
     const first = await ask([]);
     const tag = first.rows[0]?.tag ?? '';
     const wished = await ask([{ tag, fate: 'hold', is: 'pinned' }]);
-    await withDatabase(home, name, (db) =>
-      db('parts').where({ place: 'shelf' }).orderBy('tag_no', 'desc').limit(1).delete(),
-    );
+    await withDatabase(home, name, reserveOne);
     const changed = await ask([]);
     isOver = true;
     await watching;
     const busy = spreadOf(during);
     return [
       `Served, ${units} units at Triage and ${parts} parts: ${first.rows.length} rows, ${first.isProven ? 'proven' : 'not proven'};`,
-      `first plan ${(first.ms / 1000).toFixed(1)} s (solved in ${first.seconds.toFixed(2)} s), after one wish ${(wished.ms / 1000).toFixed(1)} s (${wished.seconds.toFixed(2)} s), after one part less ${(changed.ms / 1000).toFixed(1)} s (${changed.seconds.toFixed(2)} s).`,
+      `first plan ${(first.ms / 1000).toFixed(1)} s (solved in ${first.seconds.toFixed(2)} s), after one wish ${(wished.ms / 1000).toFixed(1)} s (${wished.seconds.toFixed(2)} s), after one part was kept back ${(changed.ms / 1000).toFixed(1)} s (${changed.seconds.toFixed(2)} s).`,
       `The shelf meanwhile: median ${busy.median.toFixed(0)} ms, p95 ${busy.p95.toFixed(0)} ms (${during.length} looks); quiet ${quiet.median.toFixed(0)} and ${quiet.p95.toFixed(0)} ms.`,
       `Memory of the server at its highest: ${peakMb(application.child.pid ?? 0)} MB.`,
     ];
@@ -127,6 +131,19 @@ export async function matchServed(home: Home): Promise<readonly string[]> {
     await endChild(application.child);
     await dropDatabase(home, name);
   }
+}
+
+/** One part is kept for somebody: the shelf has one less of its class. */
+async function reserveOne(db: Knex): Promise<void> {
+  const person = (await listMembers(db)).find(({ role }) => role === 'lead');
+  const part = (await partsAt(db, ['shelf'])).at(-1);
+  if (!person || !part) throw new Error('nobody, or no part');
+  const fact = wordedFact<'part-reserved'>(
+    { type: 'part-reserved', subjectId: part.id, payload: { for: 'Fern & Bell' } },
+    { id: randomUUID(), expects: part.version, at: new Date().toISOString() },
+  );
+  const outcome = await recordFact(db, person, fact, new Date());
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
 }
 
 /** The most that a process and its children have held. */

@@ -155,9 +155,7 @@ export function sourcesOf({ lots, offers, units }: MatchProblem): readonly Place
     ...offers.map((offer): PlacedSource => ({ is: 'offer', offer, group: null, id: offer.id })),
     ...units.flatMap((group) => {
       // The same part on several levels is one source, as far as it comes out as well on each.
-      const given = new Map(
-        group.levels.flatMap(({ gives }) => gives.map((one) => [JSON.stringify(one), one] as const)),
-      );
+      const given = new Map(group.levels.flatMap(({ gives }) => gives.map((one) => [writtenOf(one), one] as const)));
       return [...given.values()].map((one, at): PlacedSource => ({
         is: 'donor',
         given: one,
@@ -170,7 +168,16 @@ export function sourcesOf({ lots, offers, units }: MatchProblem): readonly Place
 
 /** Whether a level gives just this. */
 export const givesIt = ({ gives }: Level, given: Given): boolean =>
-  gives.some((one) => one === given || JSON.stringify(one) === JSON.stringify(given));
+  gives.some((one) => one === given || writtenOf(one) === writtenOf(given));
+
+const written = new WeakMap<Given, string>();
+
+/** A part that is given, as a text: the same for the same. */
+function writtenOf(given: Given): string {
+  const known = written.get(given) ?? JSON.stringify(given);
+  written.set(given, known);
+  return known;
+}
 
 export function suppliesOf(
   writer: ModelWriter,

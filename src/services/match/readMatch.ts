@@ -4,12 +4,13 @@ import { modelAmong, type Model } from '@/core/procedure/model';
 import { outlineOf } from '@/core/procedure/outline';
 import { slotNeeds } from '@/core/sale/slots';
 import type { OnShelf } from '@/core/triage/knowledge';
+import type { OnItsWay } from '@/core/matching/onItsWay';
+import { onTheirWay } from '@/data/parts/onTheirWay';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
 import { oldestOnShelf, partsAssignedTo, partsKeptFor, type ShelfKind } from '@/data/parts/partRepository';
 import { shelfStock } from '@/data/parts/shelfStock';
 import { readTallies, type Tallies } from '@/data/tallies/readTallies';
 import { findUnit, unitsAt } from '@/data/units/unitRepository';
-import { onTheirWay, type OnItsWay } from './onTheirWay';
 
 export interface MatchView {
   readonly units: readonly Unit[];

@@ -1,6 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import type { OnItsWay } from '@/services/match/onTheirWay';
+import type { OnItsWay } from '@/core/matching/onItsWay';
 import type { Part, Unit } from '@/core/entities/entities';
 import type { SlotNeed } from '@/core/sale/slots';
 import type { RankedPart } from '@/core/matching/rankForSlot';

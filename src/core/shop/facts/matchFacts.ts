@@ -1,6 +1,6 @@
 import { accept, refuse } from '@/core/shared/outcome';
 import { stocked } from '@/core/entities/stages';
-import { aloneIn, strangeTo } from '@/core/matching/boundParts';
+import { aloneIn, strangeTo } from '@/core/sale/boundParts';
 import { getModelPart } from '@/core/procedure/model';
 import { fitsSlot, slotNeeds } from '@/core/sale/slots';
 import { identifiedIn, unitIn } from '../findUnit';

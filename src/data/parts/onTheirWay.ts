@@ -1,18 +1,9 @@
 import type { Knex } from 'knex';
+import type { OnItsWay } from '@/core/matching/onItsWay';
 import { modelAmong } from '@/core/procedure/model';
 import { modelsOfUnits } from '@/data/models/modelsOfUnits';
-import { partsFreedFrom, partsKeptForUnits } from '@/data/parts/partRepository';
 import { unitsThatPromise } from '@/data/units/unitRepository';
-
-/** A part that was promised to a unit and does not lie on the shelf yet. */
-export interface OnItsWay {
-  readonly interchange: string;
-  /** The unit that gets it. */
-  readonly for: string;
-  /** Tag of the part, or of the unit that it is still in. */
-  readonly from: string;
-  readonly at: 'teardown' | 'grade' | 'to-shelve';
-}
+import { partsFreedFrom, partsKeptForUnits } from './partRepository';
 
 /** What was promised to some of these units and is on its way. @param tags  of the units */
 export async function onTheirWay(db: Knex, tags: readonly string[], now: Date): Promise<readonly OnItsWay[]> {

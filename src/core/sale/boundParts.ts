@@ -1,7 +1,7 @@
 import type { Part, Unit } from '@/core/entities/entities';
 import { boundPartner } from '@/core/procedure/boundPartner';
 import type { Model } from '@/core/procedure/model';
-import { fitsSlot } from '@/core/sale/slots';
+import { fitsSlot } from './slots';
 
 type Origin = Pick<Part, 'unitId'>;
 
