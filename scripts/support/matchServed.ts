@@ -142,7 +142,7 @@ async function reserveOne(db: Knex): Promise<void> {
     { type: 'part-reserved', subjectId: part.id, payload: { for: 'Fern & Bell' } },
     { id: randomUUID(), expects: part.version, at: new Date().toISOString() },
   );
-  const outcome = await recordFact(db, person, fact, new Date());
+  const outcome = await recordFact(db, { ...person, bench: 'bench-1' }, fact, new Date());
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
 }
 
