@@ -10,6 +10,7 @@ import { Headline } from '@/ui/base/Headline';
 import { Nothing } from '@/ui/base/Nothing';
 import { RefusalAlert } from '@/ui/base/RefusalAlert';
 import { ScrollBox } from '@/ui/base/ScrollBox';
+import { useMedia } from '@/ui/base/useMedia';
 import { KeyButton } from '@/ui/keys/KeyButton';
 import { useChosen } from '@/ui/keys/useChosen';
 import { clock, money, tenths } from '@/words/format';
@@ -23,8 +24,9 @@ import { useAccept, withDonors } from './useAccept';
 import { usePlan, type PlanView } from './usePlan';
 import { WhyThis } from './WhyThis';
 
-/** Slots that there is room for beside each other. */
-const mostColumns = 7;
+/** Slots that there is room for beside each other, in a wide window and in a narrow one. */
+const mostColumns = { wide: 7, narrow: 5 } as const;
+const wideFrom = '(min-width: 1180px)';
 /** A press that moves less is no drag. */
 const dragPx = 6;
 /** Everything that is dragged can be done by keys, which say so themselves. */
@@ -59,7 +61,11 @@ export function MatchPlanScreen({ mayAccept, orders }: { readonly mayAccept: boo
   });
   const [isMisfit, setMisfit] = useState(false);
   const { view } = plan;
-  const groups = useMemo(() => planGroups(view?.rows ?? [], mostColumns), [view]);
+  const isWide = useMedia(wideFrom, true);
+  const groups = useMemo(
+    () => planGroups(view?.rows ?? [], isWide ? mostColumns.wide : mostColumns.narrow),
+    [view, isWide],
+  );
   const rows = useMemo(() => groups.flatMap((group) => group.rows), [groups]);
   const { chosen, choose } = useChosen(rows.map(({ tag }) => tag));
   const [slotOf, setSlotOf] = useState<Choice | null>(null);

@@ -14,7 +14,7 @@ import { dragId } from './dragging';
 
 /** Unit, its slots, what it sells at, what it leaves, its minutes. */
 export const rowColumns = (slots: number): string =>
-  `minmax(118px, 150px) repeat(${Math.max(1, slots)}, minmax(0, 1fr)) 84px 74px 34px`;
+  `clamp(104px, 10vw, 150px) repeat(${Math.max(1, slots)}, minmax(0, 1fr)) 84px 74px 34px`;
 
 /** One unit of the plan: what becomes of it, what is in each slot and where that comes from, and what it leaves. */
 export function PlanLine({
@@ -54,7 +54,13 @@ export function PlanLine({
     >
       <UnitName row={row} isChosen={choice?.slot === null} wishes={wishes} />
       {fate === 'build' ? (
-        <>
+        // Side by side under their headings; one after the other, with their names, where there is no room for that.
+        <Box
+          display={{ base: 'flex', md: 'contents' }}
+          gridColumn={{ base: '1 / -1', md: 'auto' }}
+          flexWrap="wrap"
+          gap="6px"
+        >
           {columns.length === 0 && <Box color="inkMuted">{words.needsNothing()}</Box>}
           {columns.map(({ slot }) => {
             const cell = cells.find((own) => own.slot === slot);
@@ -69,7 +75,7 @@ export function PlanLine({
               />
             );
           })}
-        </>
+        </Box>
       ) : (
         <Box gridColumn={{ base: '1 / -1', md: `span ${Math.max(1, columns.length)}` }} textStyle="note">
           {sayOther(row)}
@@ -209,6 +215,9 @@ function SlotBox({
       outlineColor="action"
       outlineOffset="2px"
     >
+      <Box as="span" display={{ base: 'inline', md: 'none' }} textStyle="note">
+        {cell.name}
+      </Box>
       <Box as="strong" borderBottomWidth={holds ? '3px' : '0'} borderColor="danger" lineHeight="1.15">
         {grade}
       </Box>
