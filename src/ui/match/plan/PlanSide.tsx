@@ -61,7 +61,13 @@ export function PlanSide({
     <SidePanel minH="0" overflowY="auto">
       {view?.plan && <Money view={view} />}
       <Section title={words.work()} note={view?.plan ? sayMinutes(view.minutes[hands] ?? 0) : undefined}>
-        <Box display="grid" gridTemplateColumns="repeat(auto-fit, minmax(92px, 1fr))" gap="10px" alignItems="end" pt="10px">
+        <Box
+          display="grid"
+          gridTemplateColumns="repeat(auto-fit, minmax(80px, 1fr))"
+          gap="10px"
+          alignItems="end"
+          pt="10px"
+        >
           <NumberField
             label={words.hoursThere()}
             value={hours}
