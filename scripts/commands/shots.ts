@@ -100,7 +100,7 @@ const shots: readonly Shot[] = [
   { name: 'test-page', path: testPage, onUnit: markDefects },
   { name: 'shelf', path: () => '/shelf?kind=battery', keys: ['ArrowDown'], says: 'Its story' },
   { name: 'match', path: () => '/match', keys: ['ArrowDown'] },
-  { name: 'match-plan', path: () => '/match/plan', says: 'Next best: ' },
+  { name: 'match-plan', path: () => '/match/plan', says: 'a unit like' },
   { name: 'prove', path: () => '/prove' },
   { name: 'send', path: () => '/send' },
   { name: 'yield', path: () => '/yield' },

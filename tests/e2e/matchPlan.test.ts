@@ -21,6 +21,7 @@ interface Planned {
   readonly cents: number;
   readonly isProven: boolean;
   readonly anewCents: number | null;
+  readonly helps: readonly object[];
   readonly rows: readonly {
     readonly tag: string;
     readonly id: string;
@@ -175,13 +176,15 @@ test('what cannot be is said: an order that no stock meets, a wish against itsel
   };
   const [firm, soft] = [randomUUID(), randomUUID()];
   expect((await send(page, '/api/orders', { id: firm, ...order, isFirm: true })).status).toBe(200);
-  expect((await planOf(page)).plan).toMatchObject({
+  const blocked = (await planOf(page)).plan;
+  expect(blocked).toMatchObject({
     plan: null,
     isImpossible: true,
     blocking: [{ order: firm, count: expect.any(Number) as number }],
   });
   await go(page, bench.url, '/match/plan');
   await says(page, 'These orders cannot be met with what is there: Hotel Quay');
+  await says(page, (blocked?.helps ?? []).length > 0 ? 'One more of any of these would bring' : 'Take them back');
   await page.click('button[aria-label="The order of Hotel Quay is done"]');
   await says(page, 'Proven best');
   // Twice is once, and what may be missing costs what was said.

@@ -177,6 +177,21 @@ function cellsOf(
   });
 }
 
+/** What people call the classes that builds ask for, with a model that has them. */
+export function classNames({ units }: MatchProblem, models: readonly Model[]): Readonly<Record<string, string>> {
+  const known = new Map<string, { readonly part: string; readonly model: string }>();
+  for (const { maker, name, parts } of models)
+    for (const part of parts)
+      if (!known.has(part.interchange)) known.set(part.interchange, { part: part.name, model: `${maker} ${name}` });
+  const classes = new Set(units.flatMap(({ builds }) => builds.flatMap(({ needs }) => needs.map(({ of }) => of))));
+  return Object.fromEntries(
+    [...classes].map((of) => {
+      const own = partsOfPair(of).flatMap((one) => known.get(one) ?? []);
+      return [of, own[0] ? `${own.map(({ part }) => part).join(' + ')} (${own[0].model})` : of];
+    }),
+  );
+}
+
 /** What the plan buys, the dearest first. */
 export function toBuy(problem: MatchProblem, plan: MatchPlan, rows: readonly PlanRow[]): readonly ToBuy[] {
   const names = new Map(rows.flatMap(({ fills }) => fills.map(({ from, name }) => [from, name] as const)));

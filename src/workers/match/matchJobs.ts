@@ -29,6 +29,8 @@ export interface ShopPlan extends SolvedPlan {
   readonly made: readonly (readonly [key: string, ways: KindWays])[];
   /** Orders that cannot be met, where there is no plan; empty where it is the wishes or the minutes. */
   readonly blocking: readonly { readonly order: string; readonly count: number }[];
+  /** Where orders cannot be met: what one more of would bring them nearer. */
+  readonly helps: readonly Wanted[];
 }
 
 /** The next best plan where one choice is forbidden. */
@@ -70,7 +72,7 @@ export async function planStock(
     anewCents: anew && Math.max(anew.cents, solved.cents),
   };
   if (!solved.plan)
-    return { ...solved, ...measured, noDonorsCents: 0, hourCents: null, blocking: await blockingOrders(problem) };
+    return { ...solved, ...measured, noDonorsCents: 0, hourCents: null, ...(await whatBlocks(problem)) };
   const without = { ...problem, units: problem.units.map((group) => ({ ...group, levels: [] })) };
   const noDonors = await solveProblem(without, measureSeconds, watch);
   return {
@@ -79,6 +81,7 @@ export async function planStock(
     noDonorsCents: noDonors.cents,
     hourCents: await worthOfAnHour(problem, solved, watch),
     blocking: [],
+    helps: [],
   };
 }
 
@@ -113,12 +116,23 @@ async function worthOfAnHour(
   return more.isProven ? more.cents - cents : null;
 }
 
-/** Which firm orders stand in the way of any plan: what is still missing where each that is missing costs a fortune. */
-async function blockingOrders(problem: MatchProblem): Promise<ShopPlan['blocking']> {
+/**
+ * Which firm orders stand in the way of any plan, and what one more of would bring them nearer: what is still missing where each
+ * that is missing costs a fortune.
+ */
+export async function whatBlocks(problem: MatchProblem): Promise<Pick<ShopPlan, 'blocking' | 'helps'>> {
   const orders = problem.orders.map((order) => (order.isFirm ? { ...order, isFirm: false, missCents } : order));
-  const { plan } = await solveProblem({ ...problem, orders }, measureSeconds);
+  const soft = { ...problem, orders };
   const firm = new Set(problem.orders.filter(({ isFirm }) => isFirm).map(({ id }) => id));
-  return plan?.missing.filter(({ order }) => firm.has(order)) ?? [];
+  const missingIn = (plan: MatchPlan | null) => plan?.missing.filter(({ order }) => firm.has(order)) ?? [];
+  const lacks = (plan: MatchPlan | null) => missingIn(plan).reduce((sum, { count }) => sum + count, 0);
+  const { plan } = await solveProblem(soft, measureSeconds);
+  const helps: Wanted[] = [];
+  for (const wanted of lacks(plan) > 0 ? await shortlist(soft, helpsOf, measureSeconds) : []) {
+    const more = await solveProblem(withOneMore(soft, wanted), measureSeconds);
+    if (more.plan && lacks(more.plan) < lacks(plan)) helps.push(wanted);
+  }
+  return { blocking: missingIn(plan), helps };
 }
 
 /** What is lost when one choice of a plan is forbidden: the difference of the two best plans. */
@@ -147,15 +161,25 @@ export interface OneMore {
 }
 
 const oneMoreOf = { parts: 6, units: 3 } as const;
+const helpsOf = { parts: 3, units: 2 } as const;
+
+/** What it pays to look at one more of, as the relaxed programme has it. */
+async function shortlist(
+  problem: MatchProblem,
+  most: Parameters<typeof mostWanted>[3],
+  seconds: number,
+): Promise<readonly Wanted[]> {
+  const solver = await highsSolver();
+  const formulation = formulate(problem);
+  const { duals } = solver(formulation.model, { isRelaxed: true, seconds });
+  return duals ? mostWanted(problem, formulation, duals, most) : [];
+}
 
 /** Where one more part, or one more unit, would bring most: re-solves with it, the best first. */
 export async function worthOfMore(problem: MatchProblem, cents: number, seconds: number): Promise<readonly OneMore[]> {
-  const solver = await highsSolver();
-  const formulation = formulate(problem);
   const end = performance.now() + seconds * 1000;
-  const { duals } = solver(formulation.model, { isRelaxed: true, seconds });
   const found: OneMore[] = [];
-  for (const wanted of duals ? mostWanted(problem, formulation, duals, oneMoreOf) : []) {
+  for (const wanted of await shortlist(problem, oneMoreOf, seconds)) {
     const left = (end - performance.now()) / 1000;
     if (left < 0.1) break;
     const more = await solveProblem(withOneMore(problem, wanted), left);

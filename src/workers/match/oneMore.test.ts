@@ -4,7 +4,7 @@ import type { MatchProblem } from '@/core/matchPlan/problem';
 import { Chance } from '@/core/shared/chance';
 import { inventMatch } from '../../../scripts/support/inventMatch';
 import { bestByHand } from '../../../tests/support/bestByHand';
-import { planWithout, worthOfMore } from './matchJobs';
+import { planWithout, whatBlocks, worthOfMore } from './matchJobs';
 import { solveProblem } from './solveProblem';
 
 const small = { units: 3, slots: 2, classes: 2, lots: 1, models: 2 };
@@ -38,6 +38,27 @@ test('what one more part or unit would bring is what trying everything says, and
     }
   }
   expect([parts > 5, units > 5]).toEqual([true, true]);
+});
+
+test('where firm orders cannot be met, what helps is what trying everything says does', async () => {
+  let [blocked, helped] = [0, 0];
+  for (let seed = 40; seed < 64; seed += 1) {
+    const [sold] = plainOf(seed).units.flatMap(({ builds }) => builds);
+    const order = {
+      ...{ id: 'firm', sellsAs: sold?.sellsAs ?? '', atLeast: 'B' as const, count: 3, days: null },
+      ...{ extraCents: 0, missCents: 0, isFirm: true },
+    };
+    const problem: MatchProblem = { ...plainOf(seed), orders: [order], falls: [] };
+    if (bestByHand(problem)) continue;
+    blocked += 1;
+    const { blocking, helps } = await whatBlocks(problem);
+    const lacking = (of: MatchProblem) =>
+      bestByHand({ ...of, orders: [{ ...order, isFirm: false, missCents: 1e8 }] })?.plan.missing[0]?.count ?? 0;
+    expect(blocking).toEqual([{ order: 'firm', count: lacking(problem) }]);
+    for (const wanted of helps) expect(lacking(withOneMore(problem, wanted))).toBeLessThan(lacking(problem));
+    helped += helps.length;
+  }
+  expect([blocked > 5, helped > 5]).toEqual([true, true]);
 });
 
 test('a choice that is forced instead costs what trying everything says', async () => {

@@ -1,5 +1,5 @@
 import { answerRefusal, guardRoute } from '@/app/access';
-import { planRows, toBuy } from '@/core/matching/planView';
+import { classNames, planRows, toBuy } from '@/core/matching/planView';
 import { orderOfPlan } from '@/core/matching/orders';
 import { plainTerms } from '@/core/matching/stockProblem';
 import { database } from '@/data/connection';
@@ -65,7 +65,8 @@ export const POST = guardRoute('POST /api/match-plan', async (request) => {
         await keepKnownWays(database(), made, now);
         const rows = plan ? planRows(found, plan, stock) : [];
         const buys = plan ? toBuy(problem, plan, rows) : [];
-        say({ plan: { ...found, rows, toBuy: buys, position, at: now.toISOString() } });
+        const names = classNames(problem, stock.models);
+        say({ plan: { ...found, rows, toBuy: buys, names, position, at: now.toISOString() } });
       }
       if (!gone.signal.aborted) controller.close();
     },

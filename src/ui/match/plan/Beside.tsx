@@ -2,13 +2,13 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import type { PlanRow } from '@/core/matching/planView';
-import { partsOfPair } from '@/core/matching/waysToBuild';
 import { Row } from '@/ui/base/Row';
 import { Section } from '@/ui/base/Section';
 import { send } from '@/ui/server/send';
 import type { OneMore } from '@/workers/match/matchJobs';
 import { money } from '@/words/format';
 import * as words from '@/words/catalogue/matchPlan';
+import { sayWanted } from './sayWanted';
 import type { PlanView } from './usePlan';
 
 const mostDonors = 4;
@@ -55,8 +55,8 @@ export function Donors({
 }
 
 /** Where one more hour, part or unit would bring most: asked once the plan is there, and for that plan only. */
-export function OneMoreOf({ view, rows }: { readonly view: PlanView; readonly rows: readonly PlanRow[] }) {
-  const { problem, cents, at, hourCents } = view;
+export function OneMoreOf({ view }: { readonly view: PlanView }) {
+  const { problem, cents, at, hourCents, names } = view;
   const [asked, setAsked] = useState<{ readonly at: string; readonly more: readonly OneMore[] } | null>(null);
   useEffect(() => {
     const calledOff = new AbortController();
@@ -76,15 +76,11 @@ export function OneMoreOf({ view, rows }: { readonly view: PlanView; readonly ro
     };
   }, [problem, cents, at]);
   const more = asked?.at === at ? asked.more : null;
-  const names = namesOfClasses(rows);
   const lines = [
     ...(hourCents === null || hourCents <= 0 ? [] : [{ key: 'hour', says: words.oneMoreOfHour(), cents: hourCents }]),
     ...(more ?? []).map(({ wanted, cents: worth }) => ({
       key: wanted.is === 'part' ? wanted.of : wanted.group,
-      says:
-        wanted.is === 'part'
-          ? words.oneMorePart({ name: names.get(wanted.of) ?? wanted.of, grade: wanted.grade })
-          : words.oneMoreUnit({ tag: problem.units.find(({ id }) => id === wanted.group)?.tags[0] ?? wanted.group }),
+      says: sayWanted(wanted, names),
       cents: worth,
     })),
   ].sort((a, b) => b.cents - a.cents);
@@ -109,22 +105,4 @@ export function OneMoreOf({ view, rows }: { readonly view: PlanView; readonly ro
       )}
     </Section>
   );
-
-  /** What people call a class: a slot of a model that takes it. */
-  function namesOfClasses(all: readonly PlanRow[]): ReadonlyMap<string, string> {
-    const rowOf = new Map(all.map((row) => [row.tag, row]));
-    const known = new Map<string, string>();
-    for (const { tags, builds } of problem.units) {
-      const row = rowOf.get(tags[0] ?? '');
-      const nameOf = new Map(row?.cells.map(({ slot, name }) => [slot, name]));
-      for (const { of, slot } of builds.flatMap(({ needs }) => needs)) {
-        const name = partsOfPair(slot)
-          .map((id) => nameOf.get(id))
-          .filter(Boolean)
-          .join(' + ');
-        if (row && name !== '' && !known.has(of)) known.set(of, `${name} (${row.model})`);
-      }
-    }
-    return known;
-  }
 }

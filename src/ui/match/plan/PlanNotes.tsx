@@ -5,6 +5,7 @@ import { Caution } from '@/ui/base/Caution';
 import { money } from '@/words/format';
 import { sayRefusal } from '@/words/say/sentences';
 import * as words from '@/words/catalogue/matchPlan';
+import { sayWanted } from './sayWanted';
 import type { Accepted } from './useAccept';
 import type { PlanNow, PlanView } from './usePlan';
 
@@ -30,6 +31,8 @@ export function PlanNotes({
           {view.blocking.length > 0
             ? words.ordersInTheWay({
                 orders: view.blocking.map(({ order, count }) => words.orderLacks({ order: customerOf(order), count })),
+                helps: view.helps.map((wanted) => sayWanted(wanted, view.names)),
+                canHelp: view.helps.length > 0 ? 'yes' : 'no',
               })
             : words.wishesInTheWay()}
         </Caution>

@@ -97,7 +97,7 @@ export function PlanSide({
         )}
       </Section>
       {view?.plan && <Donors rows={rows} onChoose={onChoose} />}
-      {view?.plan && rows.length > 0 && <OneMoreOf view={view} rows={rows} />}
+      {view?.plan && rows.length > 0 && <OneMoreOf view={view} />}
       <Orders of={orders} view={view} mayChange={mayAccept} onChanged={onAgain} />
       {view && view.toBuy.length > 0 && (
         <Section

@@ -11,6 +11,8 @@ import type { MatchProgress } from '@/workers/match/matchWorker';
 export interface PlanView extends Omit<ShopPlan, 'made'> {
   readonly rows: readonly PlanRow[];
   readonly toBuy: readonly ToBuy[];
+  /** What classes of parts are called. */
+  readonly names: Readonly<Record<string, string>>;
   /** Up to where the log was read. */
   readonly position: number;
   /** ISO in UTC: the stock of that moment. */
