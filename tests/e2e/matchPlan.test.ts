@@ -62,8 +62,8 @@ const send = (page: Page, path: string, body: object) =>
   );
 
 /** A unit of a plan as the page accepts it. */
-const asAccepted = ({ id, version, fate, fills, gives }: Planned['rows'][number]) => ({
-  ...{ id, version, fate },
+const asAccepted = ({ id, version, fate, proposed, fills, gives }: Planned['rows'][number]) => ({
+  ...{ id, version, fate, proposed: proposed ?? fate },
   fills: fills.filter(({ is }) => is === 'lot').map(({ slot, from }) => ({ slot, from })),
   gives: gives.flatMap(({ slot, to }) => (to ? [{ slot, for: to.tag }] : [])),
 });
@@ -239,7 +239,7 @@ test('an order is noted by hand and met; what others record meanwhile is told, a
   const other = await bench.signIn('Mirel A.', undefined, 'bench-2');
   const free = plan?.rows.find(({ fate }) => fate === 'build');
   const done = await send(other, '/api/match-plan/accept', {
-    units: [{ id: free?.id, version: free?.version, fate: 'recycle', fills: [], gives: [] }],
+    units: [{ id: free?.id, version: free?.version, fate: 'recycle', proposed: 'recycle', fills: [], gives: [] }],
   });
   expect(done.body.refused).toEqual([]);
   await says(page, 'Since this plan was made something was recorded');
@@ -387,7 +387,7 @@ test('accepting reserves parts and makes the work; two who accept at once reserv
   // Somebody makes something else of the unit that waits: the plan says what no longer holds.
   const waits = next?.rows.find(({ tag }) => tag === taker);
   const gone = await send(one, '/api/match-plan/accept', {
-    units: [{ id: waits?.id, version: waits?.version, fate: 'recycle', fills: [], gives: [] }],
+    units: [{ id: waits?.id, version: waits?.version, fate: 'recycle', proposed: 'recycle', fills: [], gives: [] }],
   });
   // With parts set aside for it already it goes nowhere before those are put back.
   const isGone = (gone.body.refused as unknown[]).length === 0;

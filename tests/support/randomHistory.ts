@@ -187,8 +187,9 @@ export class RandomHistory {
       case 'triage':
         return this.triage(unit, model);
       case 'teardown':
-        if (unit.sheet === null && chance.happens(0.3)) {
-          const parts = [{ part: chance.pick(model.parts).id, for: 'U-00003' }];
+        // Now and then, without a draw: the rest of the history stays as it is.
+        if (unit.sheet === null && Object.keys(unit.promised).length === 0 && /^[0-2]/.test(unit.id)) {
+          const parts = [{ part: model.parts[0]?.id ?? '', for: 'U-00003' }];
           return { type: 'parts-promised', subjectId, payload: { parts } };
         }
         return this.sheet(unit, model);

@@ -31,6 +31,10 @@ class AcceptedUnitDto {
   @IsIn(fates)
   fate!: Fate;
 
+  /** What Triage would have done with it: its proposals are held to what was done. */
+  @IsIn(fates)
+  proposed!: Fate;
+
   @IsArray()
   @ArrayMaxSize(60)
   @ValidateNested({ each: true })

@@ -9,8 +9,8 @@ import { findWays, keepWays } from '@/data/match/wayRepository';
 
 const hashOf = (key: string): string => createHash('sha256').update(key).digest('hex');
 const dayMs = 24 * 3600 * 1000;
-/** So long it is kept: a stock that has changed since is worked out anew anyhow. */
-const keptDays = 14;
+/** So long it is kept: a stock changes by the hour, and with it what it hangs on. */
+const keptDays = 1;
 
 /** What some server has worked out of the kinds of this stock already: it takes tens of milliseconds a kind. */
 export async function readKnownWays(db: Knex, stock: MatchStock, rules: HouseRules): Promise<KnownWays> {

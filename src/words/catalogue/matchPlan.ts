@@ -16,6 +16,7 @@ export const progress = (d: { gain: Text; bound: Text }) => l`So far ${d.gain}; 
 export const nothingKeepsAll = () => l`No plan keeps all that was asked.`;
 export const ordersInTheWay = (d: { orders: readonly string[]; canHelp: 'yes' | 'no'; helps: readonly string[] }) => l`These orders cannot be met with what is there: ${list(d.orders)}. ${select(d.canHelp, { "yes": l`One more of any of these would bring them nearer: ${list(d.helps)}. Get them, or take the orders back.`, "other": l`Take them back, give them more time, or buy in more.` })}`;
 export const orderLacks = (d: { order: Text; count: number }) => l`${d.order} (${plural(d.count, 0, { "one": l`one is missing`, "other": l`${number(d.count)} are missing` })})`;
+export const outOfTime = () => l`None was found in the time there is. Make it again (N), or take wishes back (F) so that there is less to weigh.`;
 export const wishesInTheWay = () => l`What you pinned and forbade contradicts itself, or the hours are too few. Take a wish back (F).`;
 export const nothingFree = () => l`No unit is free: what is at Triage without a model, or on a bench already, is in no plan.`;
 export const unitByUnit = () => l`Unit by unit`;

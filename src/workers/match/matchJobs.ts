@@ -71,8 +71,11 @@ export async function planStock(
     unitByUnitCents: evaluate(problem, unitByUnit(problem)).cents,
     anewCents: anew && Math.max(anew.cents, solved.cents),
   };
-  if (!solved.plan)
-    return { ...solved, ...measured, noDonorsCents: 0, hourCents: null, ...(await whatBlocks(problem)) };
+  if (!solved.plan) {
+    // One that was called off, or out of time, is not impossible.
+    const why = solved.isImpossible ? await whatBlocks(problem) : { blocking: [], helps: [] };
+    return { ...solved, ...measured, noDonorsCents: 0, hourCents: null, ...why };
+  }
   const without = { ...problem, units: problem.units.map((group) => ({ ...group, levels: [] })) };
   const noDonors = await solveProblem(without, measureSeconds, watch);
   return {
@@ -141,6 +144,7 @@ export async function planWithout(
   cents: number,
   { wishes = [], slotWishes = [] }: { readonly wishes?: readonly Wish[]; readonly slotWishes?: readonly SlotWish[] },
   seconds: number,
+  watch: Watch = {},
 ): Promise<WithoutIt> {
   const other = await solveProblem(
     {
@@ -149,6 +153,7 @@ export async function planWithout(
       slotWishes: [...problem.slotWishes, ...slotWishes],
     },
     seconds,
+    watch,
   );
   return { lossCents: other.plan ? cents - other.cents : null, plan: other.plan, isProven: other.isProven };
 }
@@ -176,13 +181,18 @@ async function shortlist(
 }
 
 /** Where one more part, or one more unit, would bring most: re-solves with it, the best first. */
-export async function worthOfMore(problem: MatchProblem, cents: number, seconds: number): Promise<readonly OneMore[]> {
+export async function worthOfMore(
+  problem: MatchProblem,
+  cents: number,
+  seconds: number,
+  watch: Watch = {},
+): Promise<readonly OneMore[]> {
   const end = performance.now() + seconds * 1000;
   const found: OneMore[] = [];
   for (const wanted of await shortlist(problem, oneMoreOf, seconds)) {
     const left = (end - performance.now()) / 1000;
-    if (left < 0.1) break;
-    const more = await solveProblem(withOneMore(problem, wanted), left);
+    if (left < 0.1 || watch.isCancelled?.()) break;
+    const more = await solveProblem(withOneMore(problem, wanted), left, watch);
     const own = wanted.is === 'part' ? wanted.worthCents : 0;
     if (more.isProven && more.cents > cents) found.push({ wanted, cents: more.cents - cents + own });
   }

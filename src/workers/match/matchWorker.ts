@@ -15,9 +15,21 @@ import {
   type WithoutIt,
 } from './matchJobs';
 
+/** One number that both sides see: anything but nought ends the search with what it has. */
+interface CalledOff {
+  readonly flag: SharedArrayBuffer;
+}
+
+/** A problem as it came from outside: it is judged here. */
+interface OfProblem extends CalledOff {
+  readonly problem: unknown;
+  readonly cents: number;
+  readonly seconds: number;
+}
+
 /** What a thread is asked: a plan of a stock, the next best to a choice, or what one more would bring. */
 export type MatchTask =
-  | {
+  | (CalledOff & {
       readonly ask: 'plan';
       readonly stock: MatchStock;
       readonly terms: MatchTerms;
@@ -25,25 +37,10 @@ export type MatchTask =
       /** What others have worked out of its kinds of units. */
       readonly ways: KnownWays;
       readonly seconds: number;
-      /** One number: anything but nought ends the search with what it has. */
-      readonly flag: SharedArrayBuffer;
       readonly port: MessagePort;
-    }
-  | {
-      readonly ask: 'without';
-      /** As it came from outside: it is judged here. */
-      readonly problem: unknown;
-      readonly cents: number;
-      readonly choice: Parameters<typeof planWithout>[2];
-      readonly seconds: number;
-    }
-  | {
-      readonly ask: 'more';
-      /** As it came from outside: it is judged here. */
-      readonly problem: unknown;
-      readonly cents: number;
-      readonly seconds: number;
-    };
+    })
+  | (OfProblem & { readonly ask: 'without'; readonly choice: Parameters<typeof planWithout>[2] })
+  | (OfProblem & { readonly ask: 'more' });
 
 /** How far a plan is: kinds of units that were looked at, then the best so far and its bound, in cents. */
 export type MatchProgress =
@@ -56,15 +53,17 @@ const kindsTold = 10;
 export default async function work(
   task: MatchTask,
 ): Promise<ShopPlan | Outcome<WithoutIt> | Outcome<readonly OneMore[]>> {
+  const flag = new Int32Array(task.flag);
+  const isCancelled = () => Atomics.load(flag, 0) !== 0;
   if (task.ask !== 'plan') {
     const problem = judgeDocument(task.problem);
     if (!problem.ok) return problem;
-    if (task.ask === 'more') return accept(await worthOfMore(problem.value, task.cents, task.seconds));
-    return accept(await planWithout(problem.value, task.cents, task.choice, task.seconds));
+    const { cents, seconds } = task;
+    if (task.ask === 'more') return accept(await worthOfMore(problem.value, cents, seconds, { isCancelled }));
+    return accept(await planWithout(problem.value, cents, task.choice, seconds, { isCancelled }));
   }
-  const flag = new Int32Array(task.flag);
   const watch: PlanWatch = {
-    isCancelled: () => Atomics.load(flag, 0) !== 0,
+    isCancelled,
     onKinds: ({ kinds, outOf }) => {
       if (kinds % kindsTold === 0) task.port.postMessage({ kinds, outOf } satisfies MatchProgress);
     },

@@ -117,9 +117,26 @@ test('the next best to a choice is asked with the problem as it came; what is no
     choice: { wishes: [{ tag, fate: 'hold' as const, is: 'forbidden' as const }] },
     seconds: 5,
   };
-  expect(await own.without({ problem, ...asked })).toMatchObject({ ok: true, value: { isProven: true } });
-  expect(await own.without({ problem: { format: 'other' }, ...asked })).toMatchObject({
+  expect(await own.without({ problem, ...asked }, new AbortController().signal)).toMatchObject({
+    ok: true,
+    value: { isProven: true },
+  });
+  expect(await own.without({ problem: { format: 'other' }, ...asked }, new AbortController().signal)).toMatchObject({
     ok: false,
     refusal: { reason: 'match-invalid' },
   });
+});
+
+test('what one more would bring is asked aside, too; called off it says what it has so far', async () => {
+  const own = threadsOf();
+  const problem = inventMatch(new Chance(5), { units: 8, slots: 3, classes: 4, lots: 3, models: 2 }, true);
+  const best = await own.without({ problem, cents: 0, choice: {}, seconds: 5 }, new AbortController().signal);
+  const cents = best.ok ? -(best.value.lossCents ?? 0) : 0;
+  const asked = { problem, cents, seconds: 5 };
+  const more = await own.more(asked, new AbortController().signal);
+  expect(more.ok && more.value.length).toBeGreaterThan(0);
+  const off = new AbortController();
+  off.abort();
+  expect(await own.more(asked, off.signal)).toEqual({ ok: true, value: [] });
+  expect(await own.more({ ...asked, problem: {} }, off.signal)).toMatchObject({ refusal: { reason: 'match-invalid' } });
 });

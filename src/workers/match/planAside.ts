@@ -1,11 +1,7 @@
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import Piscina from 'piscina';
-import type { KnownWays } from '@/core/matching/kindWays';
-import type { MatchStock } from '@/core/matching/matchStock';
-import type { MatchTerms } from '@/core/matching/stockProblem';
 import { accept, refuse, type Outcome } from '@/core/shared/outcome';
-import type { HouseRules } from '@/core/shared/houseRules';
 import type { OneMore, ShopPlan, WithoutIt } from './matchJobs';
 import type { MatchProgress, MatchTask } from './matchWorker';
 
@@ -18,6 +14,11 @@ const moreSeconds = 120;
 
 const workerFile = (): string =>
   process.env.PLUCKY_MATCH_WORKER ?? join(/* turbopackIgnore: true */ process.cwd(), '.next', 'workers', 'match.cjs');
+
+type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
+
+/** What is asked, but for how it is called off. */
+type Asked<A extends MatchTask['ask']> = Omit<Extract<MatchTask, { ask: A }>, 'ask' | 'flag'>;
 
 /** The thread of this process in which plans are made. */
 export class MatchThreads {
@@ -36,38 +37,28 @@ export class MatchThreads {
    * @refuses 'too-often' when too many wait; 'match-thread-ended' when the thread came to its end: the next gets a new one
    */
   async plan(
-    asked: {
-      readonly stock: MatchStock;
-      readonly terms: MatchTerms;
-      readonly rules: HouseRules;
-      readonly ways: KnownWays;
-      readonly seconds: number;
-    },
+    asked: Omit<Asked<'plan'>, 'port'>,
     onProgress: (progress: MatchProgress) => void,
     calledOff: AbortSignal,
   ): Promise<Outcome<ShopPlan>> {
-    const flag = new SharedArrayBuffer(4);
-    const stop = () => Atomics.store(new Int32Array(flag), 0, 1);
-    calledOff.addEventListener('abort', stop);
     const { port1, port2 } = new MessageChannel();
     port1.on('message', onProgress);
     try {
-      return await this.run<ShopPlan>({ ask: 'plan', ...asked, flag, port: port2 }, asked.seconds, [port2]);
+      return await this.run<ShopPlan>({ ask: 'plan', ...asked, port: port2 }, calledOff, [port2]);
     } finally {
-      calledOff.removeEventListener('abort', stop);
       port1.close();
     }
   }
 
   /** @refuses as `plan`; 'match-invalid' when what came is no problem */
-  async without(asked: Omit<Extract<MatchTask, { ask: 'without' }>, 'ask'>): Promise<Outcome<WithoutIt>> {
-    const ran = await this.run<Outcome<WithoutIt>>({ ask: 'without', ...asked }, asked.seconds);
+  async without(asked: Asked<'without'>, calledOff: AbortSignal): Promise<Outcome<WithoutIt>> {
+    const ran = await this.run<Outcome<WithoutIt>>({ ask: 'without', ...asked }, calledOff);
     return ran.ok ? ran.value : ran;
   }
 
   /** @refuses as `without` */
-  async more(asked: Omit<Extract<MatchTask, { ask: 'more' }>, 'ask'>): Promise<Outcome<readonly OneMore[]>> {
-    const ran = await this.run<Outcome<readonly OneMore[]>>({ ask: 'more', ...asked }, asked.seconds);
+  async more(asked: Asked<'more'>, calledOff: AbortSignal): Promise<Outcome<readonly OneMore[]>> {
+    const ran = await this.run<Outcome<readonly OneMore[]>>({ ask: 'more', ...asked }, calledOff);
     return ran.ok ? ran.value : ran;
   }
 
@@ -76,16 +67,26 @@ export class MatchThreads {
     this.pool = undefined;
   }
 
-  private async run<T>(task: MatchTask, seconds: number, transferList: object[] = []): Promise<Outcome<T>> {
+  private async run<T>(
+    task: DistributiveOmit<MatchTask, 'flag'>,
+    calledOff: AbortSignal,
+    transferList: object[] = [],
+  ): Promise<Outcome<T>> {
     const pool = (this.pool ??= this.start());
-    if (pool.queueSize >= mostWaiting) return refuse('too-often', { seconds });
-    const most = seconds + moreSeconds;
+    if (pool.queueSize >= mostWaiting) return refuse('too-often', { seconds: task.seconds });
+    const most = task.seconds + moreSeconds;
+    const flag = new SharedArrayBuffer(4);
+    const stop = () => Atomics.store(new Int32Array(flag), 0, 1);
+    if (calledOff.aborted) stop();
+    calledOff.addEventListener('abort', stop);
     try {
       const options = { signal: AbortSignal.timeout(most * 1000), transferList: transferList as never };
-      return accept((await pool.run(task, options)) as T);
+      return accept((await pool.run({ ...task, flag }, options)) as T);
     } catch (error) {
       console.error(error);
       return refuse('match-thread-ended', { seconds: most });
+    } finally {
+      calledOff.removeEventListener('abort', stop);
     }
   }
 

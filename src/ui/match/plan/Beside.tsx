@@ -69,7 +69,7 @@ export function OneMoreOf({ view }: { readonly view: PlanView }) {
       ).then((outcome) => {
         if (!calledOff.signal.aborted) setAsked({ at, more: outcome.ok ? outcome.value.more : [] });
       });
-    }, 900);
+    }, 1500);
     return () => {
       clearTimeout(timer);
       calledOff.abort();

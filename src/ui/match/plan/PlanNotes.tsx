@@ -34,7 +34,9 @@ export function PlanNotes({
                 helps: view.helps.map((wanted) => sayWanted(wanted, view.names)),
                 canHelp: view.helps.length > 0 ? 'yes' : 'no',
               })
-            : words.wishesInTheWay()}
+            : view.isImpossible
+              ? words.wishesInTheWay()
+              : words.outOfTime()}
         </Caution>
       )}
       {view?.plan && !isSolving && orders.position > view.position && (

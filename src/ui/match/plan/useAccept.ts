@@ -38,8 +38,8 @@ export function useAccept(onDone: () => void) {
     const units = rows
       .filter(isToAccept)
       .toSorted((a, b) => fates.indexOf(b.fate) - fates.indexOf(a.fate))
-      .map(({ id, version, fate, fills, gives }) => ({
-        ...{ id, version, fate },
+      .map(({ id, version, fate, proposed, fills, gives }) => ({
+        ...{ id, version, fate, proposed: proposed ?? fate },
         fills: fills.filter(({ is }) => is === 'lot').map(({ slot, from }) => ({ slot, from })),
         gives: gives.flatMap(({ slot, to }) => (to ? [{ slot, for: to.tag }] : [])),
       }));

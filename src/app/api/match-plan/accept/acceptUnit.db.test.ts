@@ -33,12 +33,12 @@ async function planNow(wishes: Partial<typeof plainTerms> = {}) {
   return { ground, problem, cents, rows: planRows({ problem, proposed: ground.proposed }, plan, stock) };
 }
 
-const accept = ({ id, version, fate, fills, gives }: PlanRow) =>
+const accept = ({ id, version, fate, proposed, fills, gives }: PlanRow) =>
   acceptUnit(
     scratch.db,
     lead,
     {
-      ...{ id, version, fate },
+      ...{ id, version, fate, proposed: proposed ?? fate },
       fills: fills.filter(({ is }) => is === 'lot').map(({ slot, from }) => ({ slot, from })),
       gives: gives.flatMap(({ slot, to }) => (to ? [{ slot, for: to.tag }] : [])),
     },

@@ -68,7 +68,11 @@ export async function acceptUnit(db: Knex, person: Person, asked: Accepted, now:
     if (!recalled.ok) return recalled;
   }
   if (isOther) {
-    const decided = await say('unit-decided', { disposition, proposed: disposition, apartPlace: null });
+    const decided = await say('unit-decided', {
+      disposition,
+      proposed: asked.proposed === 'hold' ? disposition : dispositionOf[asked.proposed],
+      apartPlace: null,
+    });
     if (!decided.ok) return decided;
   }
   if (asked.fate === 'donor') {

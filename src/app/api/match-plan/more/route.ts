@@ -11,6 +11,6 @@ export const POST = guardRoute('POST /api/match-plan/more', async (request) => {
   const { problem = null, ...rest } = body ?? {};
   const asked = parseDto(MoreDto, body && rest);
   if (!asked.ok) return answerRefusal(asked, 400);
-  const found = await matchThreads.more({ problem, cents: asked.value.cents, seconds: mostSeconds });
+  const found = await matchThreads.more({ problem, cents: asked.value.cents, seconds: mostSeconds }, request.signal);
   return found.ok ? Response.json({ more: found.value }) : answerRefusal(found);
 });

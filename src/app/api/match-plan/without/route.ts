@@ -26,6 +26,6 @@ export const POST = guardRoute('POST /api/match-plan/without', async (request) =
     slot === undefined || from === undefined
       ? { wishes: [fateWish] }
       : { slotWishes: [{ tag, slot, from, is: 'forbidden' as const }] };
-  const found = await matchThreads.without({ problem, cents, choice, seconds: mostSeconds });
+  const found = await matchThreads.without({ problem, cents, choice, seconds: mostSeconds }, request.signal);
   return found.ok ? Response.json(found.value) : answerRefusal(found);
 });
