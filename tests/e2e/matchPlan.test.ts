@@ -298,6 +298,13 @@ test('a part that is dragged onto a button is forbidden there, and the plan is m
   await page.mouse.down();
   await page.mouse.move(from.x + 40, from.y + 40, { steps: 4 });
   await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+  // Let go where it is seen that it would land there.
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('button')].some((own) => {
+      const { outlineStyle } = getComputedStyle(own.parentElement as HTMLElement);
+      return own.textContent?.includes('Never this') && outlineStyle === 'solid';
+    }),
+  );
   await page.mouse.up();
   await says(page, 'Take back one wish');
   await says(page, 'Proven best');

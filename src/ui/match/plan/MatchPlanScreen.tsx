@@ -1,6 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { planGroups } from '@/core/matching/planGroups';
@@ -93,7 +93,13 @@ export function MatchPlanScreen({ mayAccept, orders }: { readonly mayAccept: boo
   const customerOf = (id: string) => orders.orders.find((own) => own.id === id)?.customer ?? id;
   const ofFate = (fate: Fate) => rows.filter((own) => own.fate === fate).length;
   return (
-    <DndContext id="match-plan" sensors={sensors} onDragEnd={onDrop} accessibility={quietDrags}>
+    <DndContext
+      id="match-plan"
+      collisionDetection={pointerWithin}
+      sensors={sensors}
+      onDragEnd={onDrop}
+      accessibility={quietDrags}
+    >
       <Box
         display="grid"
         gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 290px', xl: 'minmax(0, 1fr) 316px' }}
