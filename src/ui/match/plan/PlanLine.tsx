@@ -150,7 +150,7 @@ function UnitName({
           as="span"
           display="block"
           textStyle="caption"
-          color={proposed || before ? 'waiting' : 'inkMuted'}
+          color={proposed || before !== fate ? 'waiting' : 'inkMuted'}
           lineHeight="1.2"
         >
           {note}
