@@ -16,7 +16,7 @@ import { useChosen } from '@/ui/keys/useChosen';
 import { clock, money, tenths } from '@/words/format';
 import * as words from '@/words/catalogue/matchPlan';
 import type { Choice } from './choice';
-import { wishOfDrop } from './dragging';
+import { wishOfDrop, type Dropped } from './dragging';
 import { AcceptedNote, PlanNotes } from './PlanNotes';
 import { PlanSide } from './PlanSide';
 import { PlanTable } from './PlanTable';
@@ -82,12 +82,13 @@ export function MatchPlanScreen({ mayAccept, orders }: { readonly mayAccept: boo
     setWishes((before) => before.filter(({ tag }) => tag !== gone));
     setSlotWishes((before) => before.filter(({ tag }) => tag !== gone));
   };
-  const onDrop = ({ active, over }: DragEndEvent) => {
-    const dropped = view && over ? wishOfDrop(rows, view.problem, String(active.id), String(over.id)) : null;
-    setMisfit(dropped?.is === 'misfit');
-    if (dropped?.is === 'wish') wish(dropped.wish);
-    if (dropped?.is === 'slot-wish') wishSlot(dropped.wish);
+  const take = (wished: Dropped) => {
+    setMisfit(wished?.is === 'misfit');
+    if (wished?.is === 'wish') wish(wished.wish);
+    if (wished?.is === 'slot-wish') wishSlot(wished.wish);
   };
+  const onDrop = ({ active, over }: DragEndEvent) =>
+    take(view && over ? wishOfDrop(rows, view.problem, String(active.id), String(over.id)) : null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: dragPx } }));
   const scroller = useRef<HTMLDivElement>(null);
   const customerOf = (id: string) => orders.orders.find((own) => own.id === id)?.customer ?? id;
@@ -151,8 +152,7 @@ export function MatchPlanScreen({ mayAccept, orders }: { readonly mayAccept: boo
               {...{ view, row, slot, wishes, slotWishes, mayAccept, onChoose }}
               customer={row.order === null ? null : customerOf(row.order)}
               isBusy={isBusy || plan.isSolving}
-              onWish={wish}
-              onSlotWish={wishSlot}
+              onWished={take}
               onForget={() => forget(row.tag)}
               onAccept={() => accept(rows)}
               onAcceptOne={() => accept(withDonors(rows, row))}

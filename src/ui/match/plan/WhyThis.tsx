@@ -11,7 +11,7 @@ import { useKey } from '@/ui/keys/KeysProvider';
 import { money, share } from '@/words/format';
 import * as words from '@/words/catalogue/matchPlan';
 import { slotsOfRow, type Choice } from './choice';
-import type { DropZone } from './dragging';
+import { wishOn, type DropZone, type Dropped } from './dragging';
 import { useWithout, type Asked, type WithoutAsked } from './useWithout';
 import type { PlanView } from './usePlan';
 
@@ -27,8 +27,7 @@ export function WhyThis({
   mayAccept,
   isBusy,
   onChoose,
-  onWish,
-  onSlotWish,
+  onWished,
   onForget,
   onAccept,
   onAcceptOne,
@@ -45,13 +44,12 @@ export function WhyThis({
   readonly mayAccept: boolean;
   readonly isBusy: boolean;
   readonly onChoose: (choice: Choice) => void;
-  readonly onWish: (wish: Wish) => void;
-  readonly onSlotWish: (wish: SlotWish) => void;
+  readonly onWished: (wished: Dropped) => void;
   readonly onForget: () => void;
   readonly onAccept: () => void;
   readonly onAcceptOne: () => void;
 }) {
-  const { tag, fate, sellsAt, proposed } = row;
+  const { tag, fate, proposed } = row;
   const slots = slotsOfRow(row, columns);
   const at = Math.max(0, slots.indexOf(slot));
   const move = (by: number) => onChoose({ tag, slot: slots[(at + by + slots.length) % slots.length] ?? null });
@@ -113,34 +111,14 @@ export function WhyThis({
           onPress={onAcceptOne}
         />
         <Drop zone="pin">
-          <KeyButton
-            keyName="p"
-            label={words.pinThis()}
-            onPress={() =>
-              fill
-                ? onSlotWish({ tag, slot: fill.slot, from: fill.from, is: 'pinned' })
-                : onWish({ tag, fate, ...(sellsAt && { grade: sellsAt }), is: 'pinned' })
-            }
-          />
+          <KeyButton keyName="p" label={words.pinThis()} onPress={() => onWished(wishOn('pin', row, fill))} />
         </Drop>
         <Drop zone="never">
-          <KeyButton
-            keyName="x"
-            label={words.neverThis()}
-            onPress={() =>
-              fill
-                ? onSlotWish({ tag, slot: fill.slot, from: fill.from, is: 'forbidden' })
-                : onWish({ tag, fate, is: 'forbidden' })
-            }
-          />
+          <KeyButton keyName="x" label={words.neverThis()} onPress={() => onWished(wishOn('never', row, fill))} />
         </Drop>
         {fate !== 'hold' && (
           <Drop zone="leave-out">
-            <KeyButton
-              keyName="l"
-              label={words.leaveOut()}
-              onPress={() => onWish({ tag, fate: 'hold', is: 'pinned' })}
-            />
+            <KeyButton keyName="l" label={words.leaveOut()} onPress={() => onWished(wishOn('leave-out', row, null))} />
           </Drop>
         )}
         {isWished && <KeyButton keyName="w" label={words.takeBackWish()} onPress={onForget} />}

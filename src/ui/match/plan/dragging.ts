@@ -17,28 +17,31 @@ export type Dropped =
   | { readonly is: 'misfit' }
   | null;
 
+/** What is wished of a unit, or of where one of its parts comes from, by a key or by a drop on that key's button. */
+export function wishOn(
+  zone: DropZone,
+  { tag, fate, sellsAt }: Pick<PlanRow, 'tag' | 'fate' | 'sellsAt'>,
+  fill: Pick<PlanRow['fills'][number], 'slot' | 'from'> | null,
+): Dropped {
+  const is = zone === 'pin' ? 'pinned' : 'forbidden';
+  if (fill)
+    return zone === 'leave-out' ? null : { is: 'slot-wish', wish: { tag, slot: fill.slot, from: fill.from, is } };
+  if (zone === 'leave-out') return { is: 'wish', wish: { tag, fate: 'hold', is: 'pinned' } };
+  return { is: 'wish', wish: { tag, fate, ...(zone === 'pin' && sellsAt && { grade: sellsAt }), is } };
+}
+
 /**
- * A unit dropped on a zone is pinned, forbidden or left out; a part likewise; a part dropped on a slot of another unit is pinned there, where
- * it fits.
+ * A unit or a part dropped on a zone is wished so; a part dropped on a slot of another unit is pinned there, where it fits.
  */
 export function wishOfDrop(rows: readonly PlanRow[], problem: MatchProblem, from: string, onto: string): Dropped {
   const [tag = '', slot] = from.split(between);
   const row = rows.find((own) => own.tag === tag);
   const zone = dropZones.find((own) => own === onto);
   if (!row) return null;
-  if (slot === undefined) {
-    if (!zone) return null;
-    const { fate, sellsAt } = row;
-    if (zone === 'leave-out') return { is: 'wish', wish: { tag, fate: 'hold', is: 'pinned' } };
-    const grade = zone === 'pin' && sellsAt ? { grade: sellsAt } : {};
-    return { is: 'wish', wish: { tag, fate, ...grade, is: zone === 'pin' ? 'pinned' : 'forbidden' } };
-  }
+  if (slot === undefined) return zone ? wishOn(zone, row, null) : null;
   const fill = row.cells.find((own) => own.slot === slot)?.fill;
   if (!fill) return null;
-  if (zone) {
-    const is = zone === 'pin' ? 'pinned' : 'forbidden';
-    return zone === 'leave-out' ? null : { is: 'slot-wish', wish: { tag, slot: fill.slot, from: fill.from, is } };
-  }
+  if (zone) return wishOn(zone, row, fill);
   const [other = '', target] = onto.split(between);
   if (target === undefined || other === tag) return null;
   const wanted = needOf(problem, other, target);
